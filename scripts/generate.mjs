@@ -1,0 +1,59 @@
+// Writes what is derived from data: the precompiled validator of rig files, and docs/findings.md.
+import { readFile, writeFile, mkdir } from 'node:fs/promises';
+import { fileURLToPath, pathToFileURL } from 'node:url';
+import { join } from 'node:path';
+import Ajv2020 from 'ajv/dist/2020.js';
+import standaloneCode from 'ajv/dist/standalone/index.js';
+import { build } from 'esbuild';
+
+const root = fileURLToPath(new URL('..', import.meta.url));
+const check = process.argv.includes('--check');
+
+/** The schema compiled ahead: a content security policy forbids compiling in the page. */
+async function validator() {
+  const schema = JSON.parse(await readFile(join(root, 'src/core/rig/schema.json'), 'utf8'));
+  const ajv = new Ajv2020({ code: { source: true, esm: true }, strict: true });
+  const { outputFiles } = await build({
+    stdin: { contents: standaloneCode(ajv, ajv.compile(schema)), resolveDir: root, loader: 'js' },
+    bundle: true,
+    format: 'esm',
+    minify: true,
+    write: false,
+    banner: { js: '// Made by scripts/generate.mjs from schema.json; not for editing.' },
+  });
+  return outputFiles[0].text;
+}
+
+async function findingsPage() {
+  await mkdir(join(root, '.build'), { recursive: true });
+  const outfile = join(root, '.build/findings-page.mjs');
+  await build({
+    entryPoints: [join(root, 'src/core/report/findings-page.ts')],
+    bundle: true,
+    format: 'esm',
+    platform: 'node',
+    outfile,
+  });
+  const { findingsPage } = await import(pathToFileURL(outfile).href);
+  return findingsPage();
+}
+
+const made = [
+  ['src/core/rig/validate-rig.generated.mjs', validator],
+  ['docs/findings.md', findingsPage],
+];
+
+let stale = 0;
+for (const [path, make] of made) {
+  const text = await make();
+  const current = await readFile(join(root, path), 'utf8').catch(() => '');
+  if (text === current) continue;
+  if (check) {
+    stale += 1;
+    console.error(`${path} is not what scripts/generate.mjs makes: run npm run generate`);
+  } else {
+    await writeFile(join(root, path), text);
+    console.log(`wrote ${path}`);
+  }
+}
+process.exit(stale ? 1 : 0);

@@ -1,0 +1,50 @@
+import { readFile, stat } from 'node:fs/promises';
+import { LARGEST_RIG_BYTES, readRig, sayProblem, type Rig } from '../core/rig';
+import { checkReport } from '../core/report';
+import { textReport } from './text-report';
+
+/** Bad input: one line on standard error, exit code 2. */
+class BadInput extends Error {}
+
+async function readText(path: string): Promise<string> {
+  try {
+    const { size } = await stat(path);
+    if (size > LARGEST_RIG_BYTES) {
+      throw new BadInput(sayProblem({ code: 'too-large', at: '', bytes: size, limit: LARGEST_RIG_BYTES }));
+    }
+    return await readFile(path, 'utf8');
+  } catch (error) {
+    if (error instanceof BadInput) throw error;
+    throw new BadInput(`cannot be read: ${error instanceof Error ? error.message : String(error)}`);
+  }
+}
+
+async function loadRig(path: string): Promise<Rig> {
+  const result = readRig(await readText(path));
+  if (!result.ok) throw new BadInput(sayProblem(result.problem));
+  return result.rig;
+}
+
+async function check(path: string | undefined, flags: readonly string[]): Promise<string> {
+  if (path === undefined) throw new BadInput('say which rig: symplex check RIG.json [--json]');
+  const unknown = flags.find((flag) => flag !== '--json');
+  if (unknown !== undefined) throw new BadInput(`unknown option ${unknown}: symplex check RIG.json [--json]`);
+  const report = checkReport(await loadRig(path));
+  return flags.includes('--json') ? JSON.stringify(report, null, 2) : textReport(report);
+}
+
+async function main([command, ...args]: readonly string[]): Promise<number> {
+  const flags = args.filter((arg) => arg.startsWith('--'));
+  const [path] = args.filter((arg) => !arg.startsWith('--'));
+  try {
+    if (command !== 'check') throw new BadInput(`unknown command ${command ?? ''}`);
+    console.log(await check(path, flags));
+    return 0;
+  } catch (error) {
+    if (!(error instanceof BadInput)) throw error;
+    console.error(`symplex ${command ?? ''}: ${path === undefined ? '' : `${path}: `}${error.message}`);
+    return 2;
+  }
+}
+
+process.exitCode = await main(process.argv.slice(2));

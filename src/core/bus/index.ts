@@ -1,0 +1,2 @@
+export type { AttachedDevice } from './bus';
+export { attachedDevices } from './bus';

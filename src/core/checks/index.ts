@@ -1,0 +1,3 @@
+export type { Finding, FindingCode, Limit, Measured, Origin, Place, Severity, UnitName } from './finding';
+export { FINDING_CODES, SEVERITIES, findingKey, severityRank } from './finding';
+export { runChecks } from './run';

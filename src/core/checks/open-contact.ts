@@ -1,0 +1,59 @@
+import { contactOf, type NodeKey, type Step } from '../circuit';
+import { selectInput, type HostInput } from '../flow';
+import type { Facts } from '../pipeline/facts';
+import { jointBefore, outward, soundContacts } from '../pipeline/outward';
+import { failing } from './failing';
+import type { Finding, Place } from './finding';
+import { COMPUTED } from './origins';
+
+/** The contacts from which an input takes sound: of a headset jack the microphone's alone. */
+function inputContacts(facts: Facts, input: HostInput): NodeKey[] {
+  const laid = facts.laid.get(input.placed);
+  const port = laid?.part.ports.find((p) => p.id === input.capture.port);
+  if (!laid || !port) return [];
+  const { detection } = input.capture;
+  return detection ? [`${input.placed}/${detection.microphone}`] : soundContacts(laid, port);
+}
+
+const bearsSource = (facts: Facts, node: NodeKey): boolean =>
+  facts.elements.some(
+    (e) => (e.kind === 'signal' || e.kind === 'electret') && (e.a === node || e.b === node),
+  );
+
+/** The joint at which the line from a contact ends on a contact with nothing behind it; undefined if it does not. */
+function deadEnd(facts: Facts, contact: NodeKey): Place | undefined {
+  const found = outward(facts.wires, contact, Infinity);
+  if ([...found.keys()].some((node) => bearsSource(facts, node))) return undefined;
+  const last = [...found.keys()].at(-1);
+  const touch: Step | undefined = last === undefined ? undefined : jointBefore(found, last);
+  if (!touch?.joint) return undefined;
+  const link = facts.netlist.touches.find(
+    (t) => t.joint === touch.joint && (t.plug === touch.to || t.jack === touch.to),
+  );
+  return link && { joint: touch.joint, plug: [contactOf(link.plug)], jack: [contactOf(link.jack)] };
+}
+
+/** An input that is taken but whose every sound contact leads to nothing. */
+export function openContact(facts: Facts): Finding[] {
+  return failing(facts).flatMap(({ arrival, inputs }): Finding[] => {
+    const host = facts.laid.get(arrival.recorder);
+    const input = host && selectInput(host, inputs);
+    if (!input) return [];
+    const ends = inputContacts(facts, input).map((contact) => deadEnd(facts, contact));
+    const [first] = ends;
+    if (!first || ends.some((end) => end === undefined)) return [];
+    const resistance = input.sensed?.resistance;
+    return [
+      {
+        code: 'mic-contact-open',
+        severity: 'blocks',
+        where: first,
+        source: arrival.source,
+        recorder: arrival.recorder,
+        values:
+          resistance === undefined ? [] : [{ name: 'resistance to ground', value: resistance, unit: 'ohm' }],
+        origin: COMPUTED,
+      },
+    ];
+  });
+}

@@ -1,0 +1,14 @@
+export type { JointMating, Meeting, Reading } from './matings';
+export { mateJoints, readings } from './matings';
+export type { NetElement, Netlist, NodeKey, TouchLink } from './netlist';
+export { contactKey, netElements, nodeKey, touchLinks } from './netlist';
+export type { Branch, Nets } from './nets';
+export { mergeNets } from './nets';
+export type { Island } from './islands';
+export { islands } from './islands';
+export type { DirectSolution } from './direct';
+export { solveDirect } from './direct';
+export type { AlternatingSolution, Phasor, SoundSource } from './alternating';
+export { REFERENCE_FREQUENCY, magnitude, solveAlternating } from './alternating';
+export type { Bridge, Step, Wiring } from './paths';
+export { bridgeOn, contactOf, leastResistance, reach, wiring } from './paths';

@@ -1,0 +1,94 @@
+import type { Finding } from '../checks';
+import { CATALOGUE, type Part } from '../parts';
+import { mate } from '../plugs';
+import { ladder } from '../pipeline';
+import {
+  endsOf,
+  jointAt,
+  jointsOf,
+  laidParts,
+  matchPorts,
+  portOf,
+  settingOf,
+  swapEdits,
+  type LaidPart,
+  type Rig,
+  type RigEdit,
+} from '../rig';
+
+/** Placed parts that a fix may touch: the chain from source to recorder, which ladder() puts at depth 0. */
+function chainOf(rig: Rig): LaidPart[] {
+  const onChain = new Set(ladder(rig).flatMap((rung) => (rung.depth === 0 ? [rung.placed] : [])));
+  return laidParts(rig).filter((laid) => onChain.has(laid.placed.id));
+}
+
+const isLink = (part: Part): boolean => !part.host && part.ports.some((port) => port.direction === 'through');
+const isLinkOrDongle = (part: Part): boolean => isLink(part) || part.bus !== undefined;
+
+function swaps(rig: Rig, laid: LaidPart): RigEdit[] {
+  if (!isLinkOrDongle(laid.part)) return [];
+  return CATALOGUE.filter((part) => isLinkOrDongle(part) && part.id !== laid.part.id).flatMap((part) =>
+    swapEdits(rig, laid.placed.id, part),
+  );
+}
+
+function turns(laid: LaidPart): RigEdit[] {
+  const [a, b, ...more] = laid.part.ports;
+  const turnable = a && b && more.length === 0 && a.gender === b.gender && isLink(laid.part);
+  return turnable ? [{ kind: 'turn', part: laid.placed.id }] : [];
+}
+
+function settings(laid: LaidPart): RigEdit[] {
+  return (laid.part.settings ?? []).flatMap((setting) =>
+    setting.options
+      .filter((option) => option.id !== settingOf(laid, setting.id))
+      .map(
+        (option) => ({ kind: 'set', part: laid.placed.id, setting: setting.id, option: option.id }) as const,
+      ),
+  );
+}
+
+/** Every free socket of the same part into which the far end of one of its joints also goes. */
+export function moves(rig: Rig, laid: LaidPart): RigEdit[] {
+  return jointsOf(rig, laid.placed.id).flatMap((joint) => {
+    const ends = endsOf(joint, laid.placed.id);
+    const far = ends && portOf(rig, ends.far);
+    if (!far) return [];
+    return laid.part.ports
+      .map((port) => ({ port, ref: { part: laid.placed.id, port: port.id } }))
+      .filter(({ port, ref }) => !jointAt(rig, ref) && mate(port, far).fits)
+      .map(({ ref }) => ({ kind: 'move', joint: joint.id, from: ends.near, to: ref }) as const);
+  });
+}
+
+/** Every link that can stand between the two ends of a joint of the chain. */
+function inserts(rig: Rig, onChain: ReadonlySet<string>): RigEdit[] {
+  return rig.joints
+    .filter((joint) => onChain.has(joint.plug.part) && onChain.has(joint.jack.part))
+    .flatMap((joint) => {
+      const [plug, jack] = [portOf(rig, joint.plug), portOf(rig, joint.jack)];
+      if (!plug || !jack) return [];
+      return CATALOGUE.filter(isLinkOrDongle).flatMap((part) =>
+        matchPorts(part, [plug, jack]).flatMap(([toPlug, toJack]) =>
+          toPlug && toJack
+            ? [{ kind: 'insert', joint: joint.id, part: part.id, ports: [toPlug, toJack] } as const]
+            : [],
+        ),
+      );
+    });
+}
+
+/** Single edits that might cure a finding; nothing is promised of them until the pipeline has tried them. */
+export function candidateEdits(rig: Rig, finding: Finding): RigEdit[] {
+  const chain = chainOf(rig);
+  const level = finding.code === 'clips' || finding.code === 'too-quiet';
+  const switches = chain.flatMap(settings);
+  if (level && switches.length > 0) return switches;
+  return [
+    ...switches,
+    ...chain.flatMap(turns),
+    ...chain.flatMap((laid) => moves(rig, laid)),
+    ...chain.flatMap((laid) => swaps(rig, laid)),
+    ...inserts(rig, new Set(chain.map((laid) => laid.placed.id))),
+  ];
+}

@@ -1,0 +1,4 @@
+export type { Drawer, Fix } from './fixes';
+export { cures, fixesFor } from './fixes';
+export type { Option } from './options';
+export { moveOptions, swapOptions } from './options';

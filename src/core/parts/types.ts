@@ -1,0 +1,174 @@
+import type { Connector, Contact, Gender } from '../plugs';
+import type { DbSpl, DbV, DbVPerPa, Milliamps, Ohms, Volts } from '../units';
+
+/**
+ * A figure of a part: fixed, chosen by one of the part's settings, or growing with the part's length (`perMetre`
+ * times the length in metres).
+ */
+export type Quantity =
+  | number
+  | { readonly setting: string; readonly values: Readonly<Record<string, number>> }
+  | { readonly perMetre: number };
+
+/**
+ * A node of a part's circuit: "port.contact" for a contact of one of its ports, any other word for an inner node.
+ */
+export type NodeName = string;
+
+interface TwoNodes {
+  readonly a: NodeName;
+  readonly b: NodeName;
+}
+
+/** Ideal joint of two nodes: a solder point, a common ground. */
+export interface Wire extends TwoNodes {
+  readonly kind: 'wire';
+}
+/** One conductor of a lead. Resistance in ohms. */
+export interface Conductor extends TwoNodes {
+  readonly kind: 'conductor';
+  readonly ohms: Quantity;
+}
+export interface Resistor extends TwoNodes {
+  readonly kind: 'resistor';
+  readonly ohms: Quantity;
+}
+export interface Capacitor extends TwoNodes {
+  readonly kind: 'capacitor';
+  readonly farads: Quantity;
+}
+/** Direct-voltage supply, `a` positive, in volts. `fedBy` names the port whose supply line must be live. */
+export interface Supply extends TwoNodes {
+  readonly kind: 'supply';
+  readonly volts: Quantity;
+  readonly fedBy?: string;
+}
+/**
+ * A voltage that carries sound, `a` positive. `hears: 'voice'`: an acoustic source with a sensitivity in dBV/Pa and
+ * its own noise in dBV (20 Hz–20 kHz). `hears: 'playback'`: what the host plays, full scale in dBV.
+ */
+export interface SignalSource extends TwoNodes {
+  readonly kind: 'signal';
+  readonly id: string;
+  readonly hears: 'voice' | 'playback';
+  readonly sensitivity: Quantity;
+  readonly noise?: Quantity;
+}
+/**
+ * Electret capsule with its field-effect transistor between `a` (drain) and `b` (source): a sound-driven current
+ * sink that works only while the direct voltage from a to b is at least `minimumBias`. Sensitivity is rated across
+ * `ratedLoad`; the noise is its output noise there.
+ */
+export interface Electret extends TwoNodes {
+  readonly kind: 'electret';
+  readonly id: string;
+  readonly sensitivity: DbVPerPa;
+  readonly noise: DbV;
+  readonly ratedLoad: Ohms;
+  readonly dcResistance: Ohms;
+  readonly acResistance: Ohms;
+  readonly minimumBias: Volts;
+}
+export type CircuitElement = Wire | Conductor | Resistor | Capacitor | Supply | SignalSource | Electret;
+
+/** The letter that a contact bears in the drawing, filled where it brings, outlined where it expects. */
+export type ContactRole =
+  'left' | 'right' | 'microphone' | 'ground' | 'hot' | 'cold' | 'bias' | 'data' | 'supply' | 'authentication';
+
+export interface PartPort {
+  readonly id: string;
+  readonly name: string;
+  readonly connector: Connector;
+  readonly gender: Gender;
+  /** Which way sound goes: `through` for leads and adapters. */
+  readonly direction: 'in' | 'out' | 'both' | 'through';
+  /** What each contact is for on this part; leads have none, they bring what their far end has. */
+  readonly roles?: Readonly<Partial<Record<Contact, ContactRole>>>;
+}
+
+export interface PartSetting {
+  readonly id: string;
+  readonly name: string;
+  readonly options: readonly { readonly id: string; readonly name: string }[];
+  readonly initial: string;
+}
+
+/** One converter channel: the circuit voltage from `minus` to `plus`. */
+export interface CaptureChannel {
+  readonly side: 'left' | 'right' | 'mono';
+  readonly plus: NodeName;
+  readonly minus: NodeName;
+}
+
+/** Headset detection by direct current: what the host reads at `microphone` against `ground`. */
+export interface HeadsetDetection {
+  readonly microphone: NodeName;
+  readonly ground: NodeName;
+  readonly biasVolts: Volts;
+  readonly biasResistance: Ohms;
+}
+
+/** Where sound is turned into numbers. `fullScale`: RMS of the sine that just reaches full scale. */
+export interface Capture {
+  readonly id: string;
+  readonly name: string;
+  readonly port: string;
+  readonly channels: readonly CaptureChannel[];
+  readonly fullScale: DbV;
+  readonly noise: DbV;
+  readonly detection?: HeadsetDetection;
+}
+
+/** A pair of earpieces or a speaker: the circuit voltage from `minus` to `plus` is heard. */
+export interface Ear {
+  readonly side: 'left' | 'right';
+  readonly plus: NodeName;
+  readonly minus: NodeName;
+}
+
+/** A digital accessory behind `port`: what its plug offers to a host. */
+export interface BusDevice {
+  readonly port: string;
+  readonly registersAs: 'headset' | 'audio';
+  readonly authenticated: boolean;
+  readonly draw: Milliamps;
+  readonly captures: readonly string[];
+}
+
+/** The built-in microphone. `calibration`: the sound pressure that gives RMS `calibrationDbfs`. */
+export interface OwnMicrophone {
+  readonly name: string;
+  readonly calibration: DbSpl;
+  readonly calibrationDbfs: number;
+  readonly noiseDbfs: number;
+}
+
+/** A device that records. `selects`: when an external input displaces the built-in microphone. */
+export interface Host {
+  readonly word: string;
+  readonly ownMicrophone: OwnMicrophone;
+  readonly selects: 'when-detected' | 'when-plugged';
+  readonly busPorts: readonly { readonly port: string; readonly wantsAuthentication: boolean }[];
+}
+
+export type PartFamily =
+  'receiver' | 'microphone' | 'headphones' | 'lead' | 'splitter' | 'dongle' | 'phone' | 'camera';
+
+/** A part as data. Every figure is typical unless its comment says otherwise, and may be edited by the user. */
+export interface Part {
+  readonly id: string;
+  readonly name: string;
+  readonly family: PartFamily;
+  readonly summary: string;
+  /** In the user's currency, typical. */
+  readonly price: number;
+  readonly ports: readonly PartPort[];
+  readonly settings?: readonly PartSetting[];
+  /** Metres, for leads. */
+  readonly length?: number;
+  readonly circuit: readonly CircuitElement[];
+  readonly captures?: readonly Capture[];
+  readonly ears?: readonly Ear[];
+  readonly bus?: BusDevice;
+  readonly host?: Host;
+}

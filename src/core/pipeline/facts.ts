@@ -1,0 +1,116 @@
+import { attachedDevices, type AttachedDevice } from '../bus';
+import {
+  REFERENCE_FREQUENCY,
+  mateJoints,
+  mergeNets,
+  netElements,
+  nodeKey,
+  readings,
+  solveAlternating,
+  solveDirect,
+  touchLinks,
+  wiring,
+  type AlternatingSolution,
+  type DirectSolution,
+  type JointMating,
+  type NetElement,
+  type Netlist,
+  type Nets,
+  type Reading,
+  type SoundSource,
+  type Wiring,
+} from '../circuit';
+import {
+  arrivalOf,
+  hostInputs,
+  listeners,
+  voiceSource,
+  type Arrival,
+  type HostInput,
+  type Listener,
+  type VoiceSource,
+} from '../flow';
+import { laidParts, type LaidPart, type Rig } from '../rig';
+
+/** What is the same in every reading of the joints. */
+export interface RigFacts {
+  readonly rig: Rig;
+  readonly laid: ReadonlyMap<string, LaidPart>;
+  readonly matings: readonly JointMating[];
+  readonly devices: readonly AttachedDevice[];
+  readonly elements: readonly NetElement[];
+}
+
+/** Everything computed from one reading of the joints. The checks read this and nothing else. */
+export interface Facts extends RigFacts {
+  readonly reading: Reading;
+  readonly netlist: Netlist;
+  readonly nets: Nets;
+  readonly wires: Wiring;
+  readonly direct: DirectSolution;
+  readonly alternating: AlternatingSolution;
+  readonly voices: readonly VoiceSource[];
+  readonly inputs: readonly HostInput[];
+  readonly arrivals: readonly Arrival[];
+  readonly listeners: readonly Listener[];
+}
+
+export function rigFacts(rig: Rig): RigFacts {
+  const devices = attachedDevices(rig);
+  const fed = new Set(devices.map(({ placed, device }) => nodeKey(placed, device.port)));
+  return {
+    rig,
+    laid: new Map(laidParts(rig).map((laid) => [laid.placed.id, laid])),
+    matings: mateJoints(rig),
+    devices,
+    elements: netElements(rig, (placed, port) => fed.has(nodeKey(placed, port))),
+  };
+}
+
+/** A capsule sounds while its bias suffices; other sources always do. */
+const aliveIn = (nets: Nets, direct: DirectSolution) => (source: SoundSource) =>
+  source.kind !== 'electret' ||
+  (direct.between(nets.of(source.a), nets.of(source.b)) ?? 0) >= source.capsule.minimumBias;
+
+export function readFacts(base: RigFacts, reading: Reading): Facts {
+  const { rig, laid } = base;
+  const netlist = { elements: base.elements, touches: touchLinks(base.matings, reading) };
+  const nets = mergeNets(netlist);
+  const direct = solveDirect(nets);
+  const alternating = solveAlternating(nets, REFERENCE_FREQUENCY, aliveIn(nets, direct));
+  const sounding = nets.branches.filter(
+    (b): b is SoundSource => b.kind === 'signal' || b.kind === 'electret',
+  );
+  const voices = sounding.flatMap((source) => voiceSource(rig, source) ?? []);
+  const context = { rig, nets, direct, alternating, sources: voices };
+  const hosts = [...laid.values()].filter((l) => l.part.host);
+  const inputs = hosts.flatMap((host) => hostInputs(context, host, base.devices, laid));
+  const arrivals = rig.purpose.recorders.flatMap((id) => {
+    const host = laid.get(id);
+    if (!host?.part.host) return [];
+    const own = inputs.filter((input) => input.host === id);
+    return rig.purpose.sources.map((source) => arrivalOf(rig, host, own, source));
+  });
+  const playing = sounding.filter((s) => s.kind === 'signal' && s.hears === 'playback');
+  return {
+    ...base,
+    reading,
+    netlist,
+    nets,
+    wires: wiring(netlist),
+    direct,
+    alternating,
+    voices,
+    inputs,
+    arrivals,
+    listeners: listeners({ nets, alternating, sources: playing }, [...laid.values()]),
+  };
+}
+
+/** Facts of every reading, the likeliest first. */
+export function allFacts(rig: Rig): readonly [Facts, ...Facts[]] {
+  const base = rigFacts(rig);
+  const [nominal, ...others] = readings(base.matings).map((reading) => readFacts(base, reading));
+  if (!nominal) throw new Error(`rig "${rig.id}": no reading of its joints`);
+  return [nominal, ...others];
+}

@@ -1,0 +1,8 @@
+export type { Analysis, Outcome } from './analyse';
+export { analyse, outcomeOf } from './analyse';
+export type { Facts } from './facts';
+export type { ContactView, JointView } from './joint-view';
+export type { Rung } from './ladder';
+export { ladder } from './ladder';
+export type { Verdict } from './verdict';
+export { VERDICTS, verdictOf, verdictRank } from './verdict';

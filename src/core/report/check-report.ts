@@ -1,0 +1,111 @@
+import type { Finding, Origin } from '../checks';
+import { fixesFor, type Drawer, type Fix } from '../fixes';
+import type { Arrival } from '../flow';
+import { analyse, type Outcome, type Verdict } from '../pipeline';
+import type { Rig, RigEdit } from '../rig';
+import { sayArrival, sayOutcome } from './say-arrival';
+import { sayEdit } from './say-edit';
+import { sayReason, sayTitle } from './say-finding';
+import { plain } from './sentence';
+
+/** The public form of an arrival; null where a level does not exist (nothing arrives). */
+export interface ArrivalReport {
+  readonly recorder: string;
+  readonly app: string;
+  readonly source: string;
+  readonly state: Arrival['state'];
+  readonly records: string;
+  readonly channels: Arrival['channels'];
+  readonly peakDbfs: number | null;
+  readonly noiseDbfs: number | null;
+  readonly clipsAt: { readonly stage: string; readonly headroomDb: number } | null;
+  readonly says: string;
+}
+
+export interface FixReport {
+  readonly says: string;
+  readonly edit: RigEdit;
+  readonly owned: boolean;
+  readonly cost: number;
+  readonly verdict: Verdict;
+  readonly outcome: string;
+}
+
+export interface FindingReport extends Omit<Finding, 'values' | 'origin' | 'limit' | 'source'> {
+  readonly about: string | null;
+  readonly values: readonly { readonly name: string; readonly value: number | null; readonly unit: string }[];
+  readonly limit: Finding['limit'] | null;
+  readonly source: Origin;
+  readonly title: string;
+  readonly says: string;
+  readonly fixes: readonly FixReport[];
+}
+
+/** What `symplex check --json` prints. */
+export interface CheckReport {
+  readonly rig: string;
+  readonly verdict: Verdict;
+  readonly arrives: readonly ArrivalReport[];
+  readonly listeners: readonly {
+    readonly listener: string;
+    readonly hears: readonly { readonly device: string; readonly sides: string }[];
+  }[];
+  readonly findings: readonly FindingReport[];
+}
+
+const finite = (value: number): number | null => (Number.isFinite(value) ? value : null);
+
+function arrivalReport(rig: Rig, arrival: Arrival): ArrivalReport {
+  const { recorder, app, source, state, records, channels } = arrival;
+  const sounding = Number.isFinite(arrival.headroom);
+  return {
+    recorder,
+    app,
+    source,
+    state,
+    records,
+    channels,
+    peakDbfs: finite(arrival.peak),
+    noiseDbfs: finite(arrival.noise),
+    clipsAt: sounding ? { stage: records, headroomDb: arrival.headroom } : null,
+    says: sayArrival(rig, arrival),
+  };
+}
+
+function fixReport(rig: Rig, fix: Fix): FixReport {
+  const outcome: Outcome = fix.outcome;
+  return {
+    says: sayEdit(rig, fix.edit),
+    edit: fix.edit,
+    owned: fix.owned,
+    cost: fix.cost,
+    verdict: outcome.verdict,
+    outcome: sayOutcome(rig, outcome),
+  };
+}
+
+function findingReport(rig: Rig, finding: Finding, drawer: Drawer): FindingReport {
+  const { source, origin, values, limit, ...rest } = finding;
+  return {
+    ...rest,
+    about: source ?? null,
+    values: values.map((m) => ({ ...m, value: finite(m.value) })),
+    limit: limit ?? null,
+    source: origin,
+    title: sayTitle(rig, finding),
+    says: plain(sayReason(rig, finding)),
+    fixes: fixesFor(rig, finding, drawer).map((fix) => fixReport(rig, fix)),
+  };
+}
+
+/** The whole answer about a rig, as plain JSON. `drawer` tells what is owned, for the fixes. */
+export function checkReport(rig: Rig, drawer: Drawer = {}): CheckReport {
+  const analysis = analyse(rig);
+  return {
+    rig: analysis.rig,
+    verdict: analysis.verdict,
+    arrives: analysis.arrives.map((arrival) => arrivalReport(rig, arrival)),
+    listeners: analysis.listeners,
+    findings: analysis.findings.map((finding) => findingReport(rig, finding, drawer)),
+  };
+}

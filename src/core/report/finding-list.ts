@@ -1,0 +1,98 @@
+import type { FindingCode, Severity } from '../checks';
+
+/** What each finding means: the list behind docs/findings.md and the headings on the Bench. */
+export interface FindingEntry {
+  readonly title: string;
+  readonly severity: readonly Severity[];
+  readonly means: string;
+  readonly limit: string;
+}
+
+export const FINDING_LIST: Record<FindingCode, FindingEntry> = {
+  'nothing-intended': {
+    title: 'Nothing chosen to record',
+    severity: ['blocks'],
+    means: 'The rig names no source or no recorder, so there is nothing to judge.',
+    limit: 'At least one source and one recorder.',
+  },
+  'does-not-fit': {
+    title: 'Does not fit',
+    severity: ['blocks'],
+    means:
+      'The two connectors of a joint cannot be pushed together: other size, other family, or the same gender.',
+    limit: 'Plug dimensions of IEC 60603-11 (from memory).',
+  },
+  'no-path': {
+    title: 'Not joined',
+    severity: ['blocks'],
+    means: 'No chain of joints leads from the source to the recorder.',
+    limit: 'Computed from the joints.',
+  },
+  'contacts-swapped': {
+    title: 'Microphone and ground exchanged',
+    severity: ['blocks'],
+    means:
+      'The bias stands across the capsule the wrong way round: plug and jack put microphone and ground on each other’s contacts.',
+    limit:
+      'Bias across the capsule at least its minimum (0.7 V, typical), with the right sign; pinouts of ITU-T P.381 and OMTP (from memory).',
+  },
+  'mic-line-shorted': {
+    title: 'Microphone line shorted',
+    severity: ['blocks'],
+    means:
+      'The jack reads a short or the hook button at its microphone contact, takes what is plugged in for plain headphones, and keeps its own microphone.',
+    limit:
+      'At least 1 kΩ from microphone contact to ground; under 70 Ω is a short or the hook button (Android wired headset specification 1.1; from memory).',
+  },
+  'mic-line-loaded': {
+    title: 'Not taken for a microphone',
+    severity: ['blocks'],
+    means:
+      'The resistance at the microphone contact lies between a short and a microphone: a button, or a bare line output.',
+    limit: 'At least 1 kΩ (Android wired headset specification 1.1; from memory).',
+  },
+  'mic-contact-open': {
+    title: 'Microphone contact touches nothing',
+    severity: ['blocks'],
+    means:
+      'The input is taken, but its microphone contact meets a contact with nothing behind it: listed, flat meter.',
+    limit: 'Computed from what touches what.',
+  },
+  'capsule-unpowered': {
+    title: 'Microphone without power',
+    severity: ['blocks'],
+    means: 'The electret gets less bias (plug-in power) than it needs.',
+    limit: 'Bias across the capsule at least its minimum (0.7 V, typical).',
+  },
+  'output-into-output': {
+    title: 'Output into output',
+    severity: ['blocks'],
+    means: 'The source runs into a socket that gives sound out; nothing listens there.',
+    limit: 'Computed from what touches what.',
+  },
+  'too-quiet': {
+    title: 'Lost in the noise',
+    severity: ['blocks'],
+    means: 'The source does not reach the input, or stands too little above its noise to count as recorded.',
+    limit: 'Speech peaks at least 10 dB above the noise of the channel (our own limit).',
+  },
+  'one-side-only': {
+    title: 'On one side only',
+    severity: ['spoils'],
+    means: 'The recorder has two sides and only one of them carries the source.',
+    limit: 'The quieter side at most 20 dB under the louder (our own limit).',
+  },
+  clips: {
+    title: 'Too loud for the input',
+    severity: ['spoils'],
+    means: 'Speech peaks pass full scale of the input; clipping cannot be repaired.',
+    limit: '0 dBFS; full scale of the input and speech crest are typical figures.',
+  },
+  'uncertain-contact': {
+    title: 'Depends on the jack',
+    severity: ['spoils', 'note'],
+    means:
+      'A spring of the jack may lie on either of two contacts of the plug; real jacks differ, and so does what arrives.',
+    limit: 'Spread of spring depths, typical (from memory).',
+  },
+};

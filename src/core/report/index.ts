@@ -1,0 +1,11 @@
+export type { ArrivalReport, CheckReport, FindingReport, FixReport } from './check-report';
+export { checkReport } from './check-report';
+export { findingsPage } from './findings-page';
+export type { FindingEntry } from './finding-list';
+export { FINDING_LIST } from './finding-list';
+export { STATE_BADGE, sayArrival, sayLevel, sayOutcome } from './say-arrival';
+export { sayBracket, sayReason, sayTitle } from './say-finding';
+export { sayEdit } from './say-edit';
+export type { Sentence } from './sentence';
+export { figure, plain } from './sentence';
+export { ROLE, capital, nameOf, noun, numberWord } from './words';

@@ -1,0 +1,52 @@
+import { findPart } from '../parts';
+import { partOf, portOf, type Rig, type RigEdit } from '../rig';
+import { capital, nameOf } from './words';
+
+const partName = (id: string): string => findPart(id)?.name ?? id;
+
+function inSentence(name: string): string {
+  return /^[A-Z][a-z]/.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name;
+}
+
+/** A lead's ends, when it matters which is where. */
+function endsAfter(edit: Extract<RigEdit, { kind: 'swap' }>): string {
+  const part = findPart(edit.to);
+  const [first] = edit.ports;
+  const port = part?.ports.find((p) => p.id === first);
+  const directional =
+    part && part.ports.length === 2 && part.ports[0]?.connector !== part.ports[1]?.connector;
+  return directional && port ? `, ${port.name} first` : '';
+}
+
+/** What an edit does, as a verb. */
+export function sayEdit(rig: Rig, edit: RigEdit): string {
+  switch (edit.kind) {
+    case 'swap':
+      return `Swap ${inSentence(nameOf(rig, edit.part))} for ${inSentence(partName(edit.to))}${endsAfter(edit)}`;
+    case 'turn':
+      return `Turn ${inSentence(nameOf(rig, edit.part))} round`;
+    case 'set': {
+      const setting = partOf(rig, edit.part)?.settings?.find((s) => s.id === edit.setting);
+      const option = setting?.options.find((o) => o.id === edit.option);
+      return `Set ${inSentence(nameOf(rig, edit.part))}: ${setting?.name ?? edit.setting} to ${option?.name ?? edit.option}`;
+    }
+    case 'length':
+      return `Make ${inSentence(nameOf(rig, edit.part))} ${edit.metres} m long`;
+    case 'app':
+      return `Change the app on ${inSentence(nameOf(rig, edit.part))}`;
+    case 'move': {
+      const to = portOf(rig, edit.to)?.name ?? edit.to.port;
+      return `Move the plug to the ${to} of ${inSentence(nameOf(rig, edit.to.part))}`;
+    }
+    case 'insert':
+      return `Put ${inSentence(partName(edit.part))} between`;
+    case 'remove':
+      return `Take ${inSentence(nameOf(rig, edit.part))} out`;
+    case 'voice':
+      return `Speak ${edit.voice}`;
+    case 'distance':
+      return `Put ${inSentence(nameOf(rig, edit.part))} ${edit.metres} m from the mouth`;
+    case 'rename':
+      return `Rename to ${capital(edit.name)}`;
+  }
+}

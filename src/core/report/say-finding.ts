@@ -1,0 +1,209 @@
+import type { Finding, FindingCode, Measured } from '../checks';
+import { connectorName, contactName, contactsOf, mate, type Misfit } from '../plugs';
+import { portOf, type Joint, type Rig } from '../rig';
+import { formatQuantity } from '../units';
+import { FINDING_LIST } from './finding-list';
+import { figure, type Sentence } from './sentence';
+import { capital, nameOf, noun, numberWord, withArticle } from './words';
+
+const show = (m: Measured) => figure(formatQuantity(m.value, m.unit));
+
+const MISFIT: Record<Misfit, string> = {
+  'two-plugs': 'both are plugs',
+  'two-jacks': 'both are sockets',
+  size: 'they differ in size',
+  family: 'they are of different kinds',
+};
+
+function limitFigure(finding: Finding) {
+  const { limit } = finding;
+  return figure(
+    limit ? `${formatQuantity(limit.value, limit.unit)} or ${limit.is === 'at least' ? 'more' : 'less'}` : '',
+  );
+}
+
+const jointOf = (rig: Rig, finding: Finding): Joint | undefined =>
+  rig.joints.find((joint) => joint.id === finding.where.joint);
+
+function connectorsOf(rig: Rig, finding: Finding) {
+  const joint = jointOf(rig, finding);
+  const plug = joint && portOf(rig, joint.plug);
+  const jack = joint && portOf(rig, joint.jack);
+  return joint && plug && jack ? { joint, plug, jack } : undefined;
+}
+
+/** "the lead’s tip": a contact with the part it is on. */
+const theContact = (rig: Rig, placed: string | undefined, contact: string): string =>
+  `${noun(rig, placed)}’s ${contact}`;
+
+function sayShort(rig: Rig, finding: Finding): Sentence {
+  const [resistance] = finding.values;
+  const joint = jointOf(rig, finding);
+  const [contact] = finding.where.plug ?? [];
+  const [a, b] = finding.where.jack ?? [];
+  const wants: Sentence = [
+    `, and ${noun(rig, finding.recorder)} wants `,
+    limitFigure(finding),
+    ' before it believes in a microphone.',
+  ];
+  const measured = resistance ? [show(resistance)] : [];
+  if (joint && contact && a && b) {
+    const plugName = capital(theContact(rig, joint.plug.part, contactName(contact)));
+    const springs = `the ${contactName(a)} spring (microphone) and the ${contactName(b)} spring (ground)`;
+    return [`${plugName} lies on both ${springs} of the jack: `, ...measured, ' to ground', ...wants];
+  }
+  return ['The microphone contact is pulled to ground: ', ...measured, ...wants];
+}
+
+function sayOpen(rig: Rig, finding: Finding): Sentence {
+  const joint = jointOf(rig, finding);
+  const [plug] = finding.where.plug ?? [];
+  const [jack] = finding.where.jack ?? [];
+  const [resistance] = finding.values;
+  const tail: Sentence = resistance
+    ? [
+        `. ${capital(noun(rig, finding.recorder))} reads `,
+        show(resistance),
+        ' there, takes it for a microphone, and hears nothing.',
+      ]
+    : ['. The input is live and hears nothing.'];
+  if (!joint || !plug || !jack) return ['The microphone contact leads to nothing', ...tail];
+  const spring = `The ${contactName(jack)} spring of ${nameOf(rig, joint.jack.part)}`;
+  const meets = theContact(rig, joint.plug.part, contactName(plug));
+  return [`${spring} meets ${meets}, and nothing is wired to that`, ...tail];
+}
+
+function sayMisfit(rig: Rig, finding: Finding): Sentence {
+  const ends = connectorsOf(rig, finding);
+  if (!ends) return ['The two connectors do not go together.'];
+  const mating = mate(ends.plug, ends.jack);
+  const why = mating.fits ? '' : MISFIT[mating.misfit];
+  const [a, b] = [connectorName(ends.plug.connector), connectorName(ends.jack.connector)];
+  return [
+    `${capital(withArticle(a))} ${ends.plug.gender} and ${withArticle(b)} ${ends.jack.gender} do not go together: ${why}.`,
+  ];
+}
+
+function sayUncertain(rig: Rig, finding: Finding): Sentence {
+  const [usual, otherwise] = finding.values;
+  const [jack] = finding.where.jack ?? [];
+  const [plug] = finding.where.plug ?? [];
+  const joint = jointOf(rig, finding);
+  return [
+    `Jacks differ: in some the ${jack ? contactName(jack) : ''} spring of ${nameOf(rig, joint?.jack.part)} lies on the plug’s ${plug ? contactName(plug) : ''}. Peaks are then `,
+    ...(otherwise ? [show(otherwise)] : []),
+    ' instead of ',
+    ...(usual ? [show(usual)] : []),
+    '; try it before the day.',
+  ];
+}
+
+const sayNoPath = (rig: Rig, f: Finding): Sentence => [
+  `No lead joins ${noun(rig, f.source)} to ${noun(rig, f.recorder)}.`,
+];
+
+const saySwapped = (rig: Rig, f: Finding): Sentence => [
+  `${capital(noun(rig, f.source))} and the jack put microphone and ground on each other’s contacts (ring 2 and sleeve): `,
+  ...f.values.slice(0, 1).map(show),
+  ' across the capsule, which wants ',
+  limitFigure(f),
+  '.',
+];
+
+const sayUnpowered = (rig: Rig, f: Finding): Sentence => [
+  `${capital(noun(rig, f.source))} gets `,
+  ...f.values.slice(0, 1).map(show),
+  ' of plug-in power and wants ',
+  limitFigure(f),
+  '.',
+];
+
+function sayOutputs(rig: Rig, f: Finding): Sentence {
+  const port = jointOf(rig, f)?.jack;
+  const socket = (port && portOf(rig, port)?.name) ?? 'socket';
+  return [
+    `${capital(noun(rig, f.source))} gives sound out, and so does the ${socket} of ${noun(rig, f.other)}. Nothing listens there.`,
+  ];
+}
+
+const sayTooQuiet = (rig: Rig, f: Finding): Sentence => [
+  `${capital(noun(rig, f.source))} arrives at ${noun(rig, f.recorder)} at `,
+  ...f.values.slice(0, 1).map(show),
+  '; it takes ',
+  limitFigure(f),
+  ' to stand out of the noise.',
+];
+
+const saySides = (rig: Rig, f: Finding): Sentence => [
+  `${capital(noun(rig, f.recorder))} records two sides: `,
+  ...f.values.flatMap((m, index) => [`${index > 0 ? ', ' : ''}the ${m.name} has `, show(m)]),
+  '; it takes ',
+  limitFigure(f),
+  ' to count as carried. Harmless if you copy it over later, wrong in a live stream.',
+];
+
+const sayClips = (rig: Rig, f: Finding): Sentence => [
+  `${capital(noun(rig, f.source))} reaches the input of ${nameOf(rig, f.where.part)} at `,
+  ...f.values.slice(0, 1).map(show),
+  ' peaks; full scale is ',
+  figure('0 dBFS'),
+  '. It clips ahead of the converter, so no slider in the app can save it.',
+];
+
+const REASONS: Record<FindingCode, (rig: Rig, finding: Finding) => Sentence> = {
+  'nothing-intended': () => ['Choose which part is the source and which one records.'],
+  'does-not-fit': sayMisfit,
+  'no-path': sayNoPath,
+  'contacts-swapped': saySwapped,
+  'mic-line-shorted': sayShort,
+  'mic-line-loaded': sayShort,
+  'mic-contact-open': sayOpen,
+  'capsule-unpowered': sayUnpowered,
+  'output-into-output': sayOutputs,
+  'too-quiet': sayTooQuiet,
+  'one-side-only': saySides,
+  clips: sayClips,
+  'uncertain-contact': sayUncertain,
+};
+
+/** Why: with the measured value beside its limit. */
+export const sayReason = (rig: Rig, finding: Finding): Sentence => REASONS[finding.code](rig, finding);
+
+/** The heading: what the joint looks like if a joint is at fault, else the finding's title. */
+export function sayTitle(rig: Rig, finding: Finding): string {
+  const ends = connectorsOf(rig, finding);
+  const bridged = finding.code === 'mic-line-shorted' && (finding.where.jack?.length ?? 0) > 1;
+  if (ends && bridged) {
+    const [plug, jack] = [contactsOf(ends.plug.connector).length, contactsOf(ends.jack.connector).length];
+    return `${capital(numberWord(plug))} contacts into ${numberWord(jack)}`;
+  }
+  return FINDING_LIST[finding.code].title;
+}
+
+/** Three or four words beside the contacts at fault. */
+export function sayBracket(rig: Rig, finding: Finding): string {
+  const [plug] = finding.where.plug ?? [];
+  switch (finding.code) {
+    case 'mic-line-shorted':
+      return plug && (finding.where.jack?.length ?? 0) > 1
+        ? `joined by the ${contactName(plug)}`
+        : 'pulled to ground';
+    case 'mic-line-loaded':
+      return 'too low for a microphone';
+    case 'mic-contact-open':
+      return 'nothing on this contact';
+    case 'contacts-swapped':
+      return 'microphone and ground exchanged';
+    case 'output-into-output':
+      return 'both give, none takes';
+    case 'does-not-fit': {
+      const ends = connectorsOf(rig, finding);
+      const mating = ends && mate(ends.plug, ends.jack);
+      return mating && !mating.fits ? MISFIT[mating.misfit] : 'does not fit';
+    }
+    case 'uncertain-contact':
+      return 'depends on the jack';
+    default:
+      return FINDING_LIST[finding.code].title.toLowerCase();
+  }
+}

@@ -1,0 +1,180 @@
+import { findPart, type AppId, type Part } from '../parts';
+import { endsOf, jointsOf, portOf, samePort } from './lookup';
+import { matchPorts } from './match-ports';
+import type { Joint, PlacedPart, PortRef, Rig, VoiceEffort } from './types';
+
+/** An edit is data: it can be tried, shown, kept in a history and undone. */
+export type RigEdit =
+  | { readonly kind: 'swap'; readonly part: string; readonly to: string; readonly ports: readonly string[] }
+  | { readonly kind: 'turn'; readonly part: string }
+  | { readonly kind: 'set'; readonly part: string; readonly setting: string; readonly option: string }
+  | { readonly kind: 'length'; readonly part: string; readonly metres: number }
+  | { readonly kind: 'app'; readonly part: string; readonly app: AppId }
+  | { readonly kind: 'move'; readonly joint: string; readonly from: PortRef; readonly to: PortRef }
+  | {
+      readonly kind: 'insert';
+      readonly joint: string;
+      readonly part: string;
+      readonly ports: readonly [string, string];
+    }
+  | { readonly kind: 'remove'; readonly part: string }
+  | { readonly kind: 'voice'; readonly voice: VoiceEffort }
+  | { readonly kind: 'distance'; readonly part: string; readonly metres: number }
+  | { readonly kind: 'rename'; readonly name: string };
+
+type EditOf<K extends RigEdit['kind']> = Extract<RigEdit, { kind: K }>;
+
+const changePart = (rig: Rig, id: string, change: (placed: PlacedPart) => PlacedPart): Rig => ({
+  ...rig,
+  parts: rig.parts.map((placed) => (placed.id === id ? change(placed) : placed)),
+});
+
+/** Keeps the joint's identity and puts `next` where `old` was, as plug or jack by its gender. */
+function rejoin(rig: Rig, joint: Joint, far: PortRef, next: PortRef): Joint {
+  const isPlug = portOf(rig, next)?.gender === 'plug';
+  return isPlug ? { ...joint, plug: next, jack: far } : { ...joint, plug: far, jack: next };
+}
+
+function keepSettings(placed: PlacedPart, part: Part): Record<string, string> {
+  const known = Object.entries(placed.settings ?? {}).filter(([id, option]) =>
+    part.settings?.some((s) => s.id === id && s.options.some((o) => o.id === option)),
+  );
+  return Object.fromEntries(known);
+}
+
+/** Another part under the same id: what the new one also has stays as set, the old lead's length goes. */
+function exchange(placed: PlacedPart, part: Part): PlacedPart {
+  const { settings: _settings, length: _length, label: _label, ...rest } = placed;
+  const kept = keepSettings(placed, part);
+  return { ...rest, part: part.id, ...(Object.keys(kept).length > 0 && { settings: kept }) };
+}
+
+function swap(rig: Rig, edit: EditOf<'swap'>): Rig {
+  const part = findPart(edit.to);
+  if (!part) return rig;
+  const joints = jointsOf(rig, edit.part);
+  const swapped = changePart(rig, edit.part, (placed) => exchange(placed, part));
+  return {
+    ...swapped,
+    joints: rig.joints.flatMap((joint) => {
+      const index = joints.indexOf(joint);
+      if (index < 0) return [joint];
+      const port = edit.ports[index];
+      const far = endsOf(joint, edit.part)?.far;
+      return port && far ? [rejoin(swapped, joint, far, { part: edit.part, port })] : [];
+    }),
+  };
+}
+
+/** The port at the other end of a part with exactly two ports. */
+function otherEnd(part: Part, port: string): string {
+  return part.ports.find((p) => p.id !== port)?.id ?? port;
+}
+
+function turn(rig: Rig, edit: EditOf<'turn'>): Rig {
+  const placed = rig.parts.find((p) => p.id === edit.part);
+  const part = placed && findPart(placed.part);
+  if (!part || part.ports.length !== 2) return rig;
+  const flip = (ref: PortRef): PortRef =>
+    ref.part === edit.part ? { ...ref, port: otherEnd(part, ref.port) } : ref;
+  return {
+    ...rig,
+    joints: rig.joints.map((joint) => ({ ...joint, plug: flip(joint.plug), jack: flip(joint.jack) })),
+  };
+}
+
+function move(rig: Rig, edit: EditOf<'move'>): Rig {
+  if (
+    rig.joints.some((j) => j.id !== edit.joint && (samePort(j.plug, edit.to) || samePort(j.jack, edit.to)))
+  ) {
+    return rig;
+  }
+  return {
+    ...rig,
+    joints: rig.joints.map((joint) => {
+      if (joint.id !== edit.joint) return joint;
+      const far = samePort(joint.plug, edit.from) ? joint.jack : joint.plug;
+      return rejoin(rig, joint, far, edit.to);
+    }),
+  };
+}
+
+/** The first of "stem", "stem-2", "stem-3" … that is not taken. */
+export function freshId(stem: string, taken: ReadonlySet<string>): string {
+  let id = stem;
+  for (let n = 2; taken.has(id); n += 1) id = `${stem}-${n}`;
+  return id;
+}
+
+function insert(rig: Rig, edit: EditOf<'insert'>): Rig {
+  const joint = rig.joints.find((j) => j.id === edit.joint);
+  if (!joint || !findPart(edit.part)) return rig;
+  const id = freshId(edit.part, new Set(rig.parts.map((p) => p.id)));
+  const jointId = freshId(joint.id, new Set(rig.joints.map((j) => j.id)));
+  const grown: Rig = { ...rig, parts: [...rig.parts, { id, part: edit.part }] };
+  const [towardPlug, towardJack] = edit.ports;
+  const first = rejoin(grown, joint, joint.plug, { part: id, port: towardPlug });
+  const second = rejoin(grown, { ...joint, id: jointId }, joint.jack, { part: id, port: towardJack });
+  return { ...grown, joints: grown.joints.flatMap((j) => (j === joint ? [first, second] : [j])) };
+}
+
+function remove(rig: Rig, edit: EditOf<'remove'>): Rig {
+  const without = (ids: readonly string[]) => ids.filter((id) => id !== edit.part);
+  const { [edit.part]: _gone, ...distances } = rig.surroundings.distances ?? {};
+  return {
+    ...rig,
+    parts: rig.parts.filter((p) => p.id !== edit.part),
+    joints: rig.joints.filter((j) => !endsOf(j, edit.part)),
+    surroundings: { ...rig.surroundings, ...(rig.surroundings.distances && { distances }) },
+    purpose: {
+      ...rig.purpose,
+      sources: without(rig.purpose.sources),
+      recorders: without(rig.purpose.recorders),
+    },
+  };
+}
+
+/** Applies an edit; an edit that does not suit the rig (unknown part, occupied port) gives the same rig back. */
+export function applyEdit(rig: Rig, edit: RigEdit): Rig {
+  switch (edit.kind) {
+    case 'swap':
+      return swap(rig, edit);
+    case 'turn':
+      return turn(rig, edit);
+    case 'set':
+      return changePart(rig, edit.part, (placed) => ({
+        ...placed,
+        settings: { ...placed.settings, [edit.setting]: edit.option },
+      }));
+    case 'length':
+      return changePart(rig, edit.part, (placed) => ({ ...placed, length: edit.metres }));
+    case 'app':
+      return changePart(rig, edit.part, (placed) => ({ ...placed, app: edit.app }));
+    case 'move':
+      return move(rig, edit);
+    case 'insert':
+      return insert(rig, edit);
+    case 'remove':
+      return remove(rig, edit);
+    case 'voice':
+      return { ...rig, surroundings: { ...rig.surroundings, voice: edit.voice } };
+    case 'distance':
+      return {
+        ...rig,
+        surroundings: {
+          ...rig.surroundings,
+          distances: { ...rig.surroundings.distances, [edit.part]: edit.metres },
+        },
+      };
+    case 'rename':
+      return { ...rig, name: edit.name };
+  }
+}
+
+/** Every way in which `to` can stand in the place of a placed part with all its joints kept; the port order is theirs. */
+export function swapEdits(rig: Rig, placedId: string, to: Part): RigEdit[] {
+  const fars = jointsOf(rig, placedId).flatMap((joint) => endsOf(joint, placedId)?.far ?? []);
+  const sockets = fars.flatMap((far) => portOf(rig, far) ?? []);
+  if (sockets.length !== fars.length) return [];
+  return matchPorts(to, sockets).map((ports) => ({ kind: 'swap', part: placedId, to: to.id, ports }));
+}

@@ -1,0 +1,48 @@
+import { findPart, type Part, type PartPort } from '../parts';
+import type { Joint, PlacedPart, PortRef, Rig } from './types';
+
+/** A placed part with its catalogue part. */
+export interface LaidPart {
+  readonly placed: PlacedPart;
+  readonly part: Part;
+}
+
+/** Every placed part whose catalogue part is known; a rig that was read from outside has no others. */
+export function laidParts(rig: Rig): LaidPart[] {
+  return rig.parts.flatMap((placed) => {
+    const part = findPart(placed.part);
+    return part ? [{ placed, part }] : [];
+  });
+}
+
+export function partOf(rig: Rig, placedId: string): Part | undefined {
+  const placed = rig.parts.find((p) => p.id === placedId);
+  return placed && findPart(placed.part);
+}
+
+export const portOf = (rig: Rig, ref: PortRef): PartPort | undefined =>
+  partOf(rig, ref.part)?.ports.find((port) => port.id === ref.port);
+
+/** The joint that occupies a port, if any. */
+export const jointAt = (rig: Rig, ref: PortRef): Joint | undefined =>
+  rig.joints.find((joint) => samePort(joint.plug, ref) || samePort(joint.jack, ref));
+
+export const samePort = (a: PortRef, b: PortRef): boolean => a.part === b.part && a.port === b.port;
+
+/** The two ends of a joint, the given part's first; undefined when the part is not in it. */
+export function endsOf(joint: Joint, placedId: string): { near: PortRef; far: PortRef } | undefined {
+  if (joint.plug.part === placedId) return { near: joint.plug, far: joint.jack };
+  if (joint.jack.part === placedId) return { near: joint.jack, far: joint.plug };
+  return undefined;
+}
+
+export const jointsOf = (rig: Rig, placedId: string): Joint[] =>
+  rig.joints.filter((joint) => endsOf(joint, placedId) !== undefined);
+
+/** What the user calls it, else the catalogue's name. */
+export const displayName = (laid: LaidPart): string => laid.placed.label ?? laid.part.name;
+
+/** The place a setting stands at: as turned, else as delivered. */
+export function settingOf(laid: LaidPart, setting: string): string | undefined {
+  return laid.placed.settings?.[setting] ?? laid.part.settings?.find((s) => s.id === setting)?.initial;
+}

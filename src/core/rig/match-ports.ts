@@ -1,0 +1,17 @@
+import type { Part, PartPort } from '../parts';
+import { mate } from '../plugs';
+
+/**
+ * Every way of giving each far port a port of its own on `part` that fits it physically. Each result lists port ids in
+ * the order of `fars`; no far ports give one empty result.
+ */
+export function matchPorts(part: Part, fars: readonly PartPort[]): string[][] {
+  const [first, ...rest] = fars;
+  if (!first) return [[]];
+  return part.ports
+    .filter((port) => mate(port, first).fits)
+    .flatMap((port) => {
+      const left: Part = { ...part, ports: part.ports.filter((p) => p !== port) };
+      return matchPorts(left, rest).map((tail) => [port.id, ...tail]);
+    });
+}

@@ -1,0 +1,95 @@
+import { quoteValue, type ReadProblem } from './problems';
+import { firstReferenceProblem } from './references';
+import { RIG_FORMAT, RIG_VERSION, type Rig } from './types';
+import validate from './validate-rig.generated.mjs';
+
+/** A rig of 200 parts has well under 100 kB; anything far larger is not one. */
+export const LARGEST_RIG_BYTES = 2_000_000;
+
+/** Nesting beyond this serves only to exhaust whoever walks the document. */
+export const DEEPEST_NESTING = 32;
+
+export type ReadResult =
+  { readonly ok: true; readonly rig: Rig } | { readonly ok: false; readonly problem: ReadProblem };
+
+const refuse = (problem: ReadProblem): ReadResult => ({ ok: false, problem });
+
+/** The value at a JSON pointer. */
+function at(document: unknown, pointer: string): unknown {
+  return pointer
+    .split('/')
+    .slice(1)
+    .map((token) => token.replace(/~1/g, '/').replace(/~0/g, '~'))
+    .reduce<unknown>(
+      (value, key) =>
+        typeof value === 'object' && value !== null && Object.hasOwn(value, key)
+          ? (value as Record<string, unknown>)[key]
+          : undefined,
+      document,
+    );
+}
+
+interface SchemaError {
+  readonly instancePath: string;
+  readonly keyword: string;
+  readonly params: Readonly<Record<string, unknown>>;
+  readonly message?: string;
+}
+
+function malformed(document: unknown, error: SchemaError | undefined): ReadProblem {
+  const missing = error?.keyword === 'required' ? `/${String(error.params['missingProperty'])}` : '';
+  const place = (error?.instancePath ?? '') + missing;
+  const allowed = error?.keyword === 'enum' ? `: ${JSON.stringify(error.params['allowedValues'])}` : '';
+  const expected = missing ? 'must be there' : `${error?.message ?? 'does not follow the schema'}${allowed}`;
+  return { code: 'malformed', at: place, value: quoteValue(at(document, place)), expected };
+}
+
+/** Level by level, without recursion, so that no nesting can exhaust the stack. */
+function nestsTooDeep(document: object): boolean {
+  let level: object[] = [document];
+  for (let depth = 0; level.length > 0; depth += 1) {
+    if (depth > DEEPEST_NESTING) return true;
+    level = level.flatMap((item) =>
+      Object.values(item).filter((value): value is object => typeof value === 'object' && value !== null),
+    );
+  }
+  return false;
+}
+
+/** Checks an already parsed document; the same object comes back, unknown fields and all. */
+export function checkRig(document: unknown): ReadResult {
+  if (typeof document !== 'object' || document === null || Array.isArray(document)) {
+    return refuse({ code: 'malformed', at: '', value: quoteValue(document), expected: 'must be an object' });
+  }
+  if (nestsTooDeep(document)) return refuse({ code: 'too-deep', at: '', limit: DEEPEST_NESTING });
+  const { format, version } = document as Record<string, unknown>;
+  if (format !== RIG_FORMAT) {
+    return refuse({ code: 'not-a-rig', at: '/format', value: quoteValue(format) });
+  }
+  if (version !== RIG_VERSION) {
+    return refuse({ code: 'wrong-version', at: '/version', value: quoteValue(version), reads: RIG_VERSION });
+  }
+  if (!validate(document)) return refuse(malformed(document, validate.errors?.[0]));
+  const rig = document as unknown as Rig;
+  const problem = firstReferenceProblem(rig);
+  return problem ? refuse(problem) : { ok: true, rig };
+}
+
+/** Reads a rig file. Never throws: whatever is wrong comes back as one problem with its place. */
+export function readRig(text: string): ReadResult {
+  if (text.length > LARGEST_RIG_BYTES) {
+    return refuse({ code: 'too-large', at: '', bytes: text.length, limit: LARGEST_RIG_BYTES });
+  }
+  try {
+    return checkRig(JSON.parse(text));
+  } catch (error) {
+    return refuse({
+      code: 'not-json',
+      at: '',
+      detail: error instanceof Error ? error.message : String(error),
+    });
+  }
+}
+
+/** The rig as a file: two-space JSON with a final newline. */
+export const writeRig = (rig: Rig): string => `${JSON.stringify(rig, null, 2)}\n`;

@@ -1,0 +1,77 @@
+import { findApp, findPart } from '../parts';
+import { quoteValue, type ReadProblem } from './problems';
+import type { PlacedPart, PortRef, Rig } from './types';
+
+/** A JSON pointer token, escaped as RFC 6901 asks. */
+const token = (key: string) => key.replace(/~/g, '~0').replace(/\//g, '~1');
+
+function* settingProblems(placed: PlacedPart, at: string): Generator<ReadProblem> {
+  const part = findPart(placed.part);
+  for (const [id, option] of Object.entries(placed.settings ?? {})) {
+    const setting = part?.settings?.find((s) => s.id === id);
+    const place = `${at}/settings/${token(id)}`;
+    if (!setting || !setting.options.some((o) => o.id === option)) {
+      yield { code: 'unknown-setting', at: place, value: quoteValue(option), part: placed.part };
+    }
+  }
+}
+
+function* partProblems(rig: Rig): Generator<ReadProblem> {
+  const seen = new Set<string>();
+  for (const [index, placed] of rig.parts.entries()) {
+    const at = `/parts/${index}`;
+    if (seen.has(placed.id)) yield { code: 'id-twice', at: `${at}/id`, value: quoteValue(placed.id) };
+    seen.add(placed.id);
+    if (!findPart(placed.part)) {
+      yield { code: 'unknown-part', at: `${at}/part`, value: quoteValue(placed.part) };
+    }
+    if (placed.app !== undefined && !findApp(placed.app)) {
+      yield { code: 'unknown-app', at: `${at}/app`, value: quoteValue(placed.app) };
+    }
+    yield* settingProblems(placed, at);
+  }
+}
+
+function* jointProblems(rig: Rig): Generator<ReadProblem> {
+  const parts = new Map(rig.parts.map((placed) => [placed.id, findPart(placed.part)]));
+  const ids = new Set<string>();
+  const held = new Set<string>();
+  for (const [index, joint] of rig.joints.entries()) {
+    const at = `/joints/${index}`;
+    if (ids.has(joint.id)) yield { code: 'id-twice', at: `${at}/id`, value: quoteValue(joint.id) };
+    ids.add(joint.id);
+    for (const end of ['plug', 'jack'] as const) {
+      const ref: PortRef = joint[end];
+      const part = parts.get(ref.part);
+      const key = `${ref.part} ${ref.port}`;
+      if (!part) {
+        yield { code: 'not-in-rig', at: `${at}/${end}/part`, value: quoteValue(ref.part) };
+      } else if (!part.ports.some((port) => port.id === ref.port)) {
+        yield { code: 'unknown-port', at: `${at}/${end}/port`, value: quoteValue(ref.port), part: part.id };
+      } else if (held.has(key)) {
+        yield { code: 'port-twice', at: `${at}/${end}`, value: quoteValue(ref) };
+      }
+      held.add(key);
+    }
+  }
+}
+
+function* purposeProblems(rig: Rig): Generator<ReadProblem> {
+  const ids = new Set(rig.parts.map((placed) => placed.id));
+  for (const list of ['sources', 'recorders'] as const) {
+    for (const [index, id] of rig.purpose[list].entries()) {
+      if (!ids.has(id)) {
+        yield { code: 'not-in-rig', at: `/purpose/${list}/${index}`, value: quoteValue(id) };
+      }
+    }
+  }
+}
+
+/** The first name in the rig that stands for nothing, or undefined. */
+export function firstReferenceProblem(rig: Rig): ReadProblem | undefined {
+  for (const problems of [partProblems(rig), jointProblems(rig), purposeProblems(rig)]) {
+    const first = problems.next();
+    if (!first.done) return first.value;
+  }
+  return undefined;
+}
