@@ -1,5 +1,4 @@
 import next from '@next/eslint-plugin-next';
-import importX from 'eslint-plugin-import-x';
 import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
@@ -56,15 +55,7 @@ export default tseslint.config(
   { ignores: ['.next/**', '.build/**', 'node_modules/**', 'next-env.d.ts', '**/*.generated.*'] },
   ...tseslint.configs.strict,
   {
-    plugins: { 'import-x': importX },
-    settings: {
-      'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx', '.mts'] },
-      'import-x/resolver-next': [
-        importX.createNodeResolver({ extensions: ['.ts', '.tsx', '.mts', '.mjs', '.js', '.json'] }),
-      ],
-    },
     rules: {
-      'import-x/no-cycle': ['error', { ignoreExternal: true }],
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/consistent-type-imports': 'error',
       'max-lines': ['error', { max: 400, skipBlankLines: true }],

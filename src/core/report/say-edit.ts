@@ -18,6 +18,11 @@ function endsAfter(edit: Extract<RigEdit, { kind: 'swap' }>): string {
   return directional && port ? `, ${port.name} first` : '';
 }
 
+/** The same where it is clear what is being replaced: the other part's name, and which end goes first. */
+export function sayChoice(rig: Rig, edit: RigEdit): string {
+  return edit.kind === 'swap' ? `${partName(edit.to)}${endsAfter(edit)}` : sayEdit(rig, edit);
+}
+
 /** What an edit does, as a verb. */
 export function sayEdit(rig: Rig, edit: RigEdit): string {
   switch (edit.kind) {

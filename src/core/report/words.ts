@@ -8,12 +8,12 @@ export const numberWord = (n: number): string => NUMBERS[n] ?? String(n);
 
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
-/** "a plug", "an 8-pin plug". */
-export const withArticle = (words: string): string => `${/^[aeiou8]/i.test(words) ? 'an' : 'a'} ${words}`;
-
 /** "left, right and ground". */
 export const list = (words: readonly string[]): string =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+
+/** "a plug", "an 8-pin plug". */
+export const withArticle = (words: string): string => `${/^[aeiou8]/i.test(words) ? 'an' : 'a'} ${words}`;
 
 const SOURCE_NOUN: Partial<Record<PartFamily, string>> = {
   receiver: 'the pack',

@@ -1,0 +1,82 @@
+import { existsSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { By, Key, until, type WebElement } from 'selenium-webdriver';
+import type { Browser } from './browser';
+
+const WAIT_MS = 20_000;
+
+/** What a user does on the page, by what they read there. */
+export class Page {
+  constructor(private readonly browser: Browser) {}
+
+  get driver() {
+    return this.browser.driver;
+  }
+
+  find(xpath: string): Promise<WebElement> {
+    return this.driver.wait(until.elementLocated(By.xpath(xpath)), WAIT_MS, `nothing found for ${xpath}`);
+  }
+
+  /** Clicks what is there and shown; once more when the page redrew it meanwhile. */
+  async click(xpath: string): Promise<void> {
+    for (let tries = 0; ; tries += 1) {
+      try {
+        const element = await this.find(xpath);
+        await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', element);
+        await element.click();
+        return;
+      } catch (error) {
+        if (tries === 3) throw error;
+        await this.driver.sleep(150);
+      }
+    }
+  }
+
+  button = (name: string) => this.click(`//button[normalize-space(.)="${name}" or @aria-label="${name}"]`);
+
+  buttonIn = (part: string, name: string) =>
+    this.click(`//article[@aria-label="${part}"]//button[starts-with(normalize-space(.), "${name}")]`);
+
+  async choose(label: string, option: string, within = ''): Promise<void> {
+    await this.click(
+      `${within}//label[starts-with(normalize-space(.), "${label}")]/select/option[text()="${option}"]`,
+    );
+  }
+
+  text = async (xpath: string) => (await this.find(xpath)).getText();
+
+  /** Waits until the verdict and the state of the first arrival are these. */
+  async verdict(verdict: string, state: string): Promise<void> {
+    await this.find(`//aside//*[@data-verdict="${verdict}" and @data-state="${state}"]`);
+  }
+
+  sentence = () => this.text('//aside[@aria-label="What arrives"]//h2');
+
+  /** Ctrl with a letter. */
+  control = (letter: string) =>
+    this.driver.actions().keyDown(Key.CONTROL).sendKeys(letter).keyUp(Key.CONTROL).perform();
+
+  /** Types over what a field holds, and presses Enter. */
+  async retype(xpath: string, text: string): Promise<void> {
+    await (await this.find(xpath)).sendKeys(Key.chord(Key.CONTROL, 'a'), text, Key.ENTER);
+  }
+
+  /** The file of a download, once it is whole. */
+  async downloaded(): Promise<string> {
+    const whole = () => readdirSync(this.browser.downloads).find((name) => !name.endsWith('.crdownload'));
+    await this.driver.wait(() => whole() !== undefined, WAIT_MS, 'no download');
+    const path = join(this.browser.downloads, whole() ?? '');
+    await this.driver.wait(() => existsSync(path), WAIT_MS);
+    return path;
+  }
+
+  async importFile(path: string): Promise<void> {
+    await (await this.find('//input[@type="file"]')).sendKeys(path);
+  }
+
+  /** Waits for a message that contains this text, and gives it back whole; newer ones may lie over it. */
+  async message(part: string): Promise<string> {
+    const found = await this.find(`//*[@data-sonner-toast][contains(., '${part}')]`);
+    return (await found.getAttribute('textContent')) ?? '';
+  }
+}

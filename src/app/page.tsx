@@ -1,0 +1,5 @@
+import { BenchView } from '../ui/bench/bench-view';
+
+export default function Page() {
+  return <BenchView />;
+}

@@ -1,0 +1,65 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+
+const folder = mkdtempSync(join(tmpdir(), 'symplex-cli-'));
+const file = (name: string, text: string): string => {
+  const path = join(folder, name);
+  writeFileSync(path, text);
+  return path;
+};
+const symplex = (...args: string[]) => spawnSync('./symplex', args, { encoding: 'utf8' });
+
+describe('symplex check', () => {
+  it('answers in JSON with the documented fields', () => {
+    const { status, stdout } = symplex('check', 'demo/rigs/slipway-diary.json', '--json');
+    expect(status).toBe(0);
+    const report = JSON.parse(stdout);
+    expect(Object.keys(report)).toEqual(['rig', 'verdict', 'arrives', 'listeners', 'findings']);
+    expect(report).toMatchObject({
+      rig: 'slipway-diary',
+      verdict: 'silent',
+      arrives: [{ recorder: 'phone', app: 'camera-app', source: 'receiver', state: 'wrong-mic' }],
+      findings: [{ code: 'mic-line-shorted', severity: 'blocks', where: { joint: 'j2' } }],
+    });
+    expect(Object.keys(report.findings[0])).toEqual(
+      expect.arrayContaining(['code', 'severity', 'where', 'values', 'limit', 'source', 'says', 'fixes']),
+    );
+  });
+
+  it('answers in words', () => {
+    const { status, stdout } = symplex('check', 'demo/rigs/quay-to-camera.json');
+    expect(status).toBe(0);
+    expect(stdout).toContain('The camera will record its own microphone, not the pack.');
+    expect(stdout).toContain('→ Move the plug to the mic jack of quay camera.');
+  });
+
+  it.each([
+    ['no file', [], 'say which rig'],
+    ['a missing file', ['nowhere.json'], 'nowhere.json: cannot be read'],
+    ['a truncated file', [file('cut.json', '{"format":')], 'not complete JSON'],
+    ['another version', [file('v.json', '{"format":"symplex-rig","version":2}')], '/version is 2'],
+    ['an unknown option', ['demo/rigs/slipway-diary.json', '--loud'], 'unknown option --loud'],
+    ['a file of 50 MB', [file('big.json', ' '.repeat(50_000_000))], 'at most 2 MB'],
+  ])('%s: exit 2 and one clear line', (_, args, message) => {
+    const { status, stdout, stderr } = symplex('check', ...args);
+    expect(status).toBe(2);
+    expect(stdout).toBe('');
+    expect(
+      stderr
+        .trim()
+        .split('\n')
+        .filter((line) => !line.startsWith('npm warn')),
+    ).toHaveLength(1);
+    expect(stderr).toContain(message);
+  });
+
+  it('an unknown command names itself and the known ones', () => {
+    const { status, stderr } = symplex('dance');
+    expect(status).toBe(2);
+    expect(stderr).toContain('unknown command "dance"');
+    expect(stderr).toContain('symplex check');
+  });
+});

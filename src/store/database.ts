@@ -1,0 +1,36 @@
+import Dexie, { type EntityTable } from 'dexie';
+import type { Rig } from '../core/rig';
+
+/** A rig as stored, with its history; undo and redo outlive the page. */
+export interface RigRecord {
+  readonly id: string;
+  readonly doc: Rig;
+  readonly past: readonly Rig[];
+  readonly future: readonly Rig[];
+  readonly updatedAt: number;
+}
+
+/** What the user owns of a catalogue part. */
+export interface DrawerItem {
+  readonly part: string;
+  readonly count: number;
+  readonly note?: string;
+}
+
+export interface MetaRecord {
+  readonly key: string;
+  readonly value: string;
+}
+
+class SymplexDatabase extends Dexie {
+  readonly rigs!: EntityTable<RigRecord, 'id'>;
+  readonly drawer!: EntityTable<DrawerItem, 'part'>;
+  readonly meta!: EntityTable<MetaRecord, 'key'>;
+
+  constructor() {
+    super('symplex');
+    this.version(1).stores({ rigs: '&id, updatedAt', drawer: '&part', meta: '&key' });
+  }
+}
+
+export const database = new SymplexDatabase();

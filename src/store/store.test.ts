@@ -1,0 +1,88 @@
+import 'fake-indexeddb/auto';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { checkRig } from '../core/rig';
+import { database } from './database';
+import { openDemo, openDemoOnce } from './demo';
+import { addRig, deleteRig, duplicateRig, editRig, redoRig, restoreRig, undoRig } from './rigs';
+import { STARTER } from './starter';
+import { sayStoreTrouble } from './trouble';
+
+const stored = async (id: string) => (await database.rigs.get(id))!;
+const set = (option: string) => ({ kind: 'set', part: 'receiver', setting: 'output', option }) as const;
+
+beforeEach(async () => {
+  await Promise.all([database.rigs.clear(), database.drawer.clear(), database.meta.clear()]);
+});
+
+describe('rigs in the store', () => {
+  it('the starter is a good rig', () => {
+    expect(checkRig(STARTER).ok).toBe(true);
+  });
+
+  it('an edit can be undone and redone to the very same document', async () => {
+    const id = await addRig(STARTER);
+    await editRig(id, set('high'));
+    const edited = (await stored(id)).doc;
+    await undoRig(id);
+    expect((await stored(id)).doc).toEqual(STARTER);
+    await redoRig(id);
+    expect((await stored(id)).doc).toEqual(edited);
+  });
+
+  it('a new edit after an undo drops what could be redone; an empty edit leaves no trace', async () => {
+    const id = await addRig(STARTER);
+    await editRig(id, set('high'));
+    await undoRig(id);
+    await editRig(id, { kind: 'voice', voice: 'loud' });
+    await redoRig(id);
+    expect((await stored(id)).future).toEqual([]);
+    await editRig(id, { kind: 'swap', part: 'receiver', to: 'no-such-part', ports: [] });
+    expect((await stored(id)).past).toHaveLength(1);
+  });
+
+  it('edits from two tabs at once are both kept', async () => {
+    const id = await addRig(STARTER);
+    await Promise.all([editRig(id, set('high')), editRig(id, { kind: 'voice', voice: 'shout' })]);
+    const { doc } = await stored(id);
+    expect(doc.parts[0]?.settings).toEqual({ output: 'high' });
+    expect(doc.surroundings.voice).toBe('shout');
+  });
+
+  it('a second rig of one id gets an id of its own, and a deleted one comes back whole', async () => {
+    await addRig(STARTER);
+    expect(await addRig(STARTER)).toBe('new-rig-2');
+    expect(await duplicateRig(STARTER)).toBe('new-rig-3');
+    await editRig('new-rig-2', set('high'));
+    const gone = await deleteRig('new-rig-2');
+    expect(await database.rigs.get('new-rig-2')).toBeUndefined();
+    await restoreRig(gone!);
+    expect((await stored('new-rig-2')).past).toHaveLength(1);
+  });
+});
+
+describe('the demo', () => {
+  it('brings its rigs and drawer, and never overwrites', async () => {
+    await openDemo();
+    await editRig('slipway-diary', { kind: 'rename', name: 'Mine now' });
+    await openDemo();
+    expect((await stored('slipway-diary')).doc.name).toBe('Mine now');
+    expect(await database.drawer.count()).toBeGreaterThan(5);
+  });
+  it('opens by itself once only', async () => {
+    await openDemoOnce();
+    await database.rigs.clear();
+    await openDemoOnce();
+    expect(await database.rigs.count()).toBe(0);
+  });
+});
+
+describe('trouble with the store', () => {
+  it('says what happened to the last change', () => {
+    const full = Object.assign(new Error('x'), { name: 'AbortError', inner: { name: 'QuotaExceededError' } });
+    expect(sayStoreTrouble(full)).toContain('storage is full');
+    expect(sayStoreTrouble(Object.assign(new Error('x'), { name: 'VersionError' }))).toContain(
+      'newer Symplex',
+    );
+    expect(sayStoreTrouble(new Error('odd'))).toBe('The change was not kept: odd.');
+  });
+});

@@ -1,0 +1,143 @@
+'use client';
+import { DropdownMenu } from 'radix-ui';
+import { Ellipsis, Redo2, Undo2 } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { toast } from 'sonner';
+import type { Rig, RigEdit } from '../../core/rig';
+import type { RigRecord } from '../../store/database';
+import { deleteRig, duplicateRig, redoRig, restoreRig, undoRig } from '../../store/rigs';
+import { exportRig, keeping } from '../shared/report-trouble';
+import { showRig } from '../shared/use-rigs';
+
+const MENU_ITEM =
+  'flex min-h-11 items-center rounded-md px-3 outline-none data-[highlighted]:bg-paper lg:min-h-9';
+
+async function removeWithUndo(rig: Rig): Promise<void> {
+  const gone = await deleteRig(rig.id);
+  if (!gone) return;
+  window.history.replaceState(null, '', '/');
+  toast(`${rig.name} is deleted.`, {
+    duration: 20_000,
+    action: {
+      label: 'Undo',
+      onClick: () =>
+        void keeping(
+          restoreRig(gone).then(() => showRig(gone.id)),
+          rig,
+        ),
+    },
+  });
+}
+
+function RigMenu({ rig, rename }: { rig: Rig; rename: () => void }) {
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger className="button" aria-label="More for this rig">
+        <Ellipsis size={18} aria-hidden /> More
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          align="end"
+          sideOffset={6}
+          className="border-line bg-card text-ink z-20 min-w-44 rounded-xl border p-1 shadow-lg"
+        >
+          <DropdownMenu.Item className={MENU_ITEM} onSelect={rename}>
+            Rename
+          </DropdownMenu.Item>
+          <DropdownMenu.Item
+            className={MENU_ITEM}
+            onSelect={() => void keeping(duplicateRig(rig).then(showRig), rig)}
+          >
+            Duplicate
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={MENU_ITEM} onSelect={() => exportRig(rig)}>
+            Export as a file
+          </DropdownMenu.Item>
+          <DropdownMenu.Item
+            className={`${MENU_ITEM} text-vermilion`}
+            onSelect={() => void keeping(removeWithUndo(rig), rig)}
+          >
+            Delete
+          </DropdownMenu.Item>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}
+
+function NameField({ rig, done, edit }: { rig: Rig; done: () => void; edit: (change: RigEdit) => void }) {
+  const [name, setName] = useState(rig.name);
+  const keep = () => {
+    const trimmed = name.trim();
+    if (trimmed && trimmed !== rig.name) edit({ kind: 'rename', name: trimmed });
+    done();
+  };
+  return (
+    <input
+      autoFocus
+      aria-label="Name of the rig"
+      className="field min-w-0 flex-1 text-xl font-bold"
+      value={name}
+      maxLength={120}
+      onChange={(event) => setName(event.target.value)}
+      onBlur={keep}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') keep();
+        if (event.key === 'Escape') done();
+      }}
+    />
+  );
+}
+
+/** Ctrl or Cmd with Z undoes, with Shift+Z or Y redoes; not while a text is being typed. */
+function useHistoryKeys(id: string) {
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLInputElement && event.target.type !== 'file';
+      if (typing || !(event.ctrlKey || event.metaKey)) return;
+      const key = event.key.toLowerCase();
+      const redo = key === 'y' || (key === 'z' && event.shiftKey);
+      if (!redo && key !== 'z') return;
+      event.preventDefault();
+      void keeping(redo ? redoRig(id) : undoRig(id));
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, [id]);
+}
+
+/** Name, note and the controls that belong to the whole rig. */
+export function BenchHeader({ record, edit }: { record: RigRecord; edit: (change: RigEdit) => void }) {
+  const rig = record.doc;
+  const [naming, setNaming] = useState(false);
+  useHistoryKeys(rig.id);
+  return (
+    <header className="mx-auto max-w-3xl">
+      <div className="flex flex-wrap items-center gap-2">
+        {naming ? (
+          <NameField rig={rig} edit={edit} done={() => setNaming(false)} />
+        ) : (
+          <h1 className="mr-auto text-2xl font-bold max-lg:sr-only">{rig.name}</h1>
+        )}
+        <button
+          type="button"
+          className="button"
+          disabled={record.past.length === 0}
+          onClick={() => void keeping(undoRig(rig.id), rig)}
+        >
+          <Undo2 size={18} aria-hidden /> Undo
+        </button>
+        <button
+          type="button"
+          className="button"
+          disabled={record.future.length === 0}
+          onClick={() => void keeping(redoRig(rig.id), rig)}
+        >
+          <Redo2 size={18} aria-hidden /> Redo
+        </button>
+        <RigMenu rig={rig} rename={() => setNaming(true)} />
+      </div>
+      {rig.note && <p className="text-soft mt-1">{rig.note}</p>}
+    </header>
+  );
+}

@@ -1,0 +1,78 @@
+'use client';
+import type { Finding, Severity } from '../../core/checks';
+import type { Fix } from '../../core/fixes';
+import { sayEdit, sayOutcome, sayReason, sayTitle } from '../../core/report';
+import type { Rig, RigEdit } from '../../core/rig';
+import { CURRENCY, money } from '../shared/money';
+import { SentenceView } from '../shared/sentence-view';
+
+const WEIGHT: Record<Severity, { word: string; style: string }> = {
+  danger: { word: 'Danger', style: 'text-vermilion' },
+  blocks: { word: 'Stops it', style: 'text-vermilion' },
+  spoils: { word: 'Spoils it', style: 'text-brass' },
+  note: { word: 'Good to know', style: 'text-soft' },
+};
+
+function FixRow({ rig, fix, main, edit }: { rig: Rig; fix: Fix; main: boolean; edit: (c: RigEdit) => void }) {
+  const says = sayEdit(rig, fix.edit);
+  const cost =
+    fix.part === undefined
+      ? ''
+      : fix.owned
+        ? 'In the drawer. '
+        : `To buy, about ${money(fix.cost, CURRENCY)}. `;
+  return (
+    <li className="border-line bg-card flex items-center gap-3 rounded-xl border p-3">
+      <span className="min-w-0 flex-1">
+        <span className="block leading-snug font-semibold">{says}</span>
+        <span className="text-soft block text-[0.9375rem] leading-snug">
+          {cost}
+          {sayOutcome(rig, fix.outcome)}
+        </span>
+      </span>
+      <button
+        type="button"
+        className={`button ${main ? 'button-main' : ''}`}
+        aria-label={`Apply: ${says}`}
+        onClick={() => edit(fix.edit)}
+      >
+        Apply
+      </button>
+    </li>
+  );
+}
+
+/** One finding: what, why with its measured value and limit, where the limit comes from, and the proved fixes. */
+export function FindingCard(props: {
+  rig: Rig;
+  finding: Finding;
+  fixes: Fix[] | undefined;
+  edit: (change: RigEdit) => void;
+}) {
+  const { rig, finding, fixes, edit } = props;
+  const { word, style } = WEIGHT[finding.severity];
+  return (
+    <section aria-label={sayTitle(rig, finding)} className="mt-4" data-finding={finding.code}>
+      <h3 className="font-bold">
+        <span className={style}>{word}:</span> {sayTitle(rig, finding)}
+      </h3>
+      <p className="mt-1">
+        <SentenceView sentence={sayReason(rig, finding)} />
+      </p>
+      <p className="text-soft mt-1 text-sm">
+        Limit: {finding.origin.text} ({finding.origin.kind}).
+      </p>
+      {fixes === undefined && <p className="text-soft mt-2 text-sm">Proving what helps…</p>}
+      {fixes && fixes.length > 0 && (
+        <ul className="mt-2 space-y-2">
+          {fixes.map((fix, index) => (
+            <FixRow key={JSON.stringify(fix.edit)} rig={rig} fix={fix} main={index === 0} edit={edit} />
+          ))}
+        </ul>
+      )}
+      {fixes?.length === 0 && (
+        <p className="mt-2">No single change with the catalogue’s parts was proved to help.</p>
+      )}
+    </section>
+  );
+}

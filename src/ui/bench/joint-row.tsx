@@ -1,0 +1,74 @@
+'use client';
+import { Collapsible } from 'radix-ui';
+import { ChevronDown } from 'lucide-react';
+import { useState } from 'react';
+import type { Finding } from '../../core/checks';
+import type { Analysis, JointView } from '../../core/pipeline';
+import { sayBracket, sayJoint, sayTitle } from '../../core/report';
+import type { Rig } from '../../core/rig';
+import { ContactTable } from './contact-table';
+import { JointDrawing } from './joint-drawing';
+
+interface JointRowProps {
+  readonly rig: Rig;
+  readonly joint: JointView;
+  readonly analysis: Analysis;
+  readonly finding: Finding | undefined;
+  /** The part on the rung above. */
+  readonly above: string | undefined;
+  readonly indent: number;
+}
+
+function Marker({ bad }: { bad: boolean }) {
+  const shape = bad
+    ? 'rotate-45 rounded-[2px] border-[var(--vermilion)]'
+    : 'rounded-full border-[var(--sea)]';
+  return (
+    <span aria-hidden className={`bg-paper absolute top-3.5 left-[1px] size-[17px] border-4 ${shape}`} />
+  );
+}
+
+/** A joint: one quiet line when good, open and large when bad; opens to its contacts either way. */
+export function JointRow({ rig, joint, finding, above, indent }: JointRowProps) {
+  const bad = finding !== undefined && finding.severity !== 'note';
+  const [opened, setOpened] = useState<boolean>();
+  const open = opened ?? bad;
+  const title = bad ? sayTitle(rig, finding) : sayJoint(joint);
+  return (
+    <Collapsible.Root
+      open={open}
+      onOpenChange={setOpened}
+      className={bad ? 'border-l-4 border-[var(--vermilion)] bg-[var(--vermilion-wash)]' : ''}
+      style={{ marginLeft: `${indent * 1.25}rem` }}
+    >
+      <Marker bad={bad} />
+      <Collapsible.Trigger
+        className={`flex min-h-11 w-full items-center gap-2 px-3 text-left ${
+          bad ? 'text-vermilion text-lg font-bold' : 'text-soft'
+        }`}
+      >
+        <ChevronDown
+          size={18}
+          aria-hidden
+          className={`flex-none transition-transform ${open ? '' : '-rotate-90'}`}
+        />
+        {title}
+        {finding && !bad && <span className="text-brass font-semibold">: {sayBracket(rig, finding)}</span>}
+      </Collapsible.Trigger>
+      <Collapsible.Content className="px-3 pb-3">
+        <JointDrawing
+          rig={rig}
+          joint={joint}
+          finding={finding}
+          brings={joint.plug.part === above ? 'plug' : 'jack'}
+        />
+        <details className="mt-1">
+          <summary className="flex min-h-11 cursor-pointer items-center gap-1 font-semibold lg:min-h-8">
+            Contact by contact
+          </summary>
+          <ContactTable joint={joint} />
+        </details>
+      </Collapsible.Content>
+    </Collapsible.Root>
+  );
+}

@@ -1,0 +1,20 @@
+import { severityRank, type Finding } from '../../core/checks';
+import type { Analysis } from '../../core/pipeline';
+
+/** The weightiest finding about a joint, or undefined when all is well there. */
+export function findingAt(analysis: Analysis, joint: string): Finding | undefined {
+  return analysis.findings
+    .filter((finding) => finding.where.joint === joint)
+    .sort((a, b) => severityRank(a.severity) - severityRank(b.severity))[0];
+}
+
+/** Rungs of the main chain down to which the wanted sound is alive, counted from the source. */
+export function aliveRungs(analysis: Analysis): number {
+  const spine = analysis.rungs.filter((rung) => rung.depth === 0);
+  const broken = spine.findIndex((rung, index) => {
+    if (index === 0) return false;
+    const joint = analysis.joints.find((j) => j.id === rung.joint);
+    return !joint || !joint.alive || findingAt(analysis, joint.id)?.severity === 'blocks';
+  });
+  return broken < 0 ? spine.length : broken;
+}

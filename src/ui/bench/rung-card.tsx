@@ -1,0 +1,114 @@
+'use client';
+import { RefreshCw } from 'lucide-react';
+import type { Drawer } from '../../core/fixes';
+import { APPS, DEFAULT_APP, findApp } from '../../core/parts';
+import type { Analysis } from '../../core/pipeline';
+import { nameOf, rungReading } from '../../core/report';
+import { partOf, settingOf, type LaidPart, type Rig, type RigEdit } from '../../core/rig';
+import { DistanceField } from './distance-field';
+import { PartIcon } from './part-icon';
+import { SwapDialog } from './swap-dialog';
+import { VoiceField } from './voice-field';
+
+interface RungCardProps {
+  readonly rig: Rig;
+  readonly placed: string;
+  readonly analysis: Analysis;
+  readonly drawer: Drawer;
+  readonly indent: number;
+  readonly edit: (change: RigEdit) => void;
+}
+
+function Settings({ laid, edit }: { laid: LaidPart; edit: RungCardProps['edit'] }) {
+  return laid.part.settings?.map((setting) => (
+    <label key={setting.id} className="flex items-center gap-1.5">
+      {setting.name}
+      <select
+        className="field"
+        value={settingOf(laid, setting.id)}
+        onChange={(event) =>
+          edit({ kind: 'set', part: laid.placed.id, setting: setting.id, option: event.target.value })
+        }
+      >
+        {setting.options.map((option) => (
+          <option key={option.id} value={option.id}>
+            {option.name}
+          </option>
+        ))}
+      </select>
+    </label>
+  ));
+}
+
+function AppField({ laid, edit }: { laid: LaidPart; edit: RungCardProps['edit'] }) {
+  if (laid.part.family !== 'phone') return null;
+  return (
+    <label className="flex items-center gap-1.5">
+      App
+      <select
+        className="field"
+        value={laid.placed.app ?? DEFAULT_APP}
+        onChange={(event) => {
+          const app = findApp(event.target.value);
+          if (app) edit({ kind: 'app', part: laid.placed.id, app: app.id });
+        }}
+      >
+        {APPS.map((app) => (
+          <option key={app.id} value={app.id}>
+            {app.name}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+/** A lead whose two ends could change places. */
+const canTurn = (laid: LaidPart): boolean => laid.part.family === 'lead';
+
+/** What it is, under its name: "Phone, CTIA headset jack: …" when the user has a name of their own for it. */
+function describe({ placed, part }: LaidPart): string {
+  const length = part.length ? `, ${Math.round((placed.length ?? part.length) * 100)} cm` : '';
+  return `${placed.label ? `${part.name}: ` : ''}${part.summary}${length}`;
+}
+
+/** One part of the ladder: what it is, its knobs, what is measured on it, and the way to another part. */
+export function RungCard({ rig, placed, analysis, drawer, indent, edit }: RungCardProps) {
+  const part = partOf(rig, placed);
+  const placedPart = rig.parts.find((p) => p.id === placed);
+  if (!part || !placedPart) return null;
+  const laid = { placed: placedPart, part };
+  const reading = rungReading(analysis, placed);
+  const speaksInto = rig.purpose.sources.includes(placed) || rig.purpose.recorders.includes(placed);
+  return (
+    <article
+      aria-label={nameOf(rig, placed)}
+      className="rung border-line bg-card grid grid-cols-[auto_1fr] items-start gap-x-3 gap-y-2 rounded-xl border p-3 sm:grid-cols-[auto_1fr_auto]"
+      style={{ marginLeft: `${indent * 1.25}rem` }}
+    >
+      <PartIcon family={part.family} />
+      <div>
+        <h2 className="text-lg leading-tight font-bold">{nameOf(rig, placed)}</h2>
+        <p className="text-soft mt-0.5 leading-snug">{describe(laid)}</p>
+      </div>
+      {reading && (
+        <p className="font-mono text-xs leading-snug max-sm:col-start-2 sm:text-right">
+          <span className="text-[0.95rem] max-sm:mr-2 sm:block">{reading.main}</span>
+          <span className="text-soft">{reading.sub}</span>
+        </p>
+      )}
+      <div className="col-start-2 flex flex-wrap items-center gap-x-2 gap-y-1.5 sm:col-end-4">
+        <Settings laid={laid} edit={edit} />
+        <AppField laid={laid} edit={edit} />
+        {rig.purpose.sources.includes(placed) && <VoiceField rig={rig} edit={edit} />}
+        {speaksInto && <DistanceField rig={rig} laid={laid} edit={edit} />}
+        {canTurn(laid) && (
+          <button type="button" className="button" onClick={() => edit({ kind: 'turn', part: placed })}>
+            <RefreshCw size={16} aria-hidden /> Turn round
+          </button>
+        )}
+        <SwapDialog rig={rig} placed={placed} drawer={drawer} edit={edit} />
+      </div>
+    </article>
+  );
+}

@@ -1,0 +1,107 @@
+'use client';
+import { ArrowLeftRight, CircleAlert, CircleCheck, TriangleAlert, X } from 'lucide-react';
+import { Dialog } from 'radix-ui';
+import { useEffect, useState } from 'react';
+import type { Drawer, Option } from '../../core/fixes';
+import { findPart } from '../../core/parts';
+import type { Verdict } from '../../core/pipeline';
+import { nameOf, sayChoice, sayOutcome } from '../../core/report';
+import type { Rig, RigEdit } from '../../core/rig';
+import { getEngine } from '../../workers/engine';
+import { CURRENCY, money } from '../shared/money';
+
+const SIGN: Record<Verdict, { Icon: typeof CircleCheck; word: string; colour: string }> = {
+  clean: { Icon: CircleCheck, word: 'clean', colour: 'text-sea' },
+  faulty: { Icon: TriangleAlert, word: 'with faults', colour: 'text-brass' },
+  silent: { Icon: CircleAlert, word: 'not recorded', colour: 'text-vermilion' },
+  unsafe: { Icon: CircleAlert, word: 'unsafe', colour: 'text-vermilion' },
+};
+
+const RANK: Record<Verdict, number> = { clean: 0, faulty: 1, silent: 2, unsafe: 3 };
+
+function useOptions(rig: Rig, placed: string, open: boolean): Option[] | undefined {
+  const [options, setOptions] = useState<{ of: Rig; list: Option[] }>();
+  useEffect(() => {
+    if (!open) return undefined;
+    let current = true;
+    void getEngine()
+      .options(rig, placed)
+      .then((list) => current && setOptions({ of: rig, list }));
+    return () => {
+      current = false;
+    };
+  }, [rig, placed, open]);
+  return options?.of === rig
+    ? [...options.list].sort((a, b) => RANK[a.outcome.verdict] - RANK[b.outcome.verdict])
+    : undefined;
+}
+
+function OptionRow(props: { rig: Rig; option: Option; drawer: Drawer; choose: () => void }) {
+  const { rig, option, drawer, choose } = props;
+  const part = option.part === undefined ? undefined : findPart(option.part);
+  const { Icon, word, colour } = SIGN[option.outcome.verdict];
+  const cost =
+    part && ((drawer[part.id] ?? 0) > 0 ? 'In the drawer' : `About ${money(part.price, CURRENCY)}`);
+  return (
+    <button
+      type="button"
+      onClick={choose}
+      className="border-line bg-card flex min-h-11 w-full items-start gap-3 rounded-xl border p-3 text-left hover:border-[var(--sea)]"
+    >
+      <span className={`flex w-28 flex-none items-center gap-1.5 text-sm font-semibold ${colour}`}>
+        <Icon size={18} aria-hidden /> {word}
+      </span>
+      <span className="min-w-0 flex-1">
+        <span className="block font-semibold">{sayChoice(rig, option.edit)}</span>
+        <span className="text-soft block">
+          {sayOutcome(rig, option.outcome)}
+          {cost ? ` ${cost}.` : ''}
+        </span>
+      </span>
+    </button>
+  );
+}
+
+/** What else fits in the place of a part, and where else its leads could go, each with what would come of it. */
+export function SwapDialog(props: { rig: Rig; placed: string; drawer: Drawer; edit: (c: RigEdit) => void }) {
+  const { rig, placed, drawer, edit } = props;
+  const [open, setOpen] = useState(false);
+  const options = useOptions(rig, placed, open);
+  const choose = (option: Option) => {
+    setOpen(false);
+    edit(option.edit);
+  };
+  return (
+    <Dialog.Root open={open} onOpenChange={setOpen}>
+      <Dialog.Trigger className="button">
+        <ArrowLeftRight size={16} aria-hidden /> Swap
+        <span className="sr-only"> {nameOf(rig, placed)}</span>
+      </Dialog.Trigger>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-10 bg-black/50" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="bg-panel text-ink fixed inset-x-0 bottom-0 z-20 flex max-h-[85dvh] flex-col rounded-t-2xl p-4 sm:inset-x-auto sm:top-1/2 sm:bottom-auto sm:left-1/2 sm:w-[36rem] sm:-translate-1/2 sm:rounded-2xl"
+        >
+          <div className="mb-3 flex items-center gap-2">
+            <Dialog.Title className="mr-auto text-xl font-bold">
+              Instead of {nameOf(rig, placed)}
+            </Dialog.Title>
+            <Dialog.Close className="button">
+              <X size={18} aria-hidden /> Close
+            </Dialog.Close>
+          </div>
+          {options === undefined && <p className="text-soft">Trying what fits…</p>}
+          {options?.length === 0 && <p>Nothing else in the catalogue fits at these joints.</p>}
+          <ul className="space-y-2 overflow-y-auto">
+            {options?.map((option) => (
+              <li key={JSON.stringify(option.edit)}>
+                <OptionRow rig={rig} option={option} drawer={drawer} choose={() => choose(option)} />
+              </li>
+            ))}
+          </ul>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,43 @@
+'use client';
+import { useEffect, useState } from 'react';
+import type { Drawer, Fix } from '../../core/fixes';
+import type { Analysis } from '../../core/pipeline';
+import type { Rig } from '../../core/rig';
+import { getEngine } from '../../workers/engine';
+
+/** An analysis with the very rig it speaks of. */
+export interface Analysed {
+  readonly rig: Rig;
+  readonly analysis: Analysis;
+}
+
+/** The newest analysis; while the engine works on an edited rig the one before stays. */
+export function useAnalysis(rig: Rig): Analysed | undefined {
+  const [analysed, setAnalysed] = useState<Analysed>();
+  useEffect(() => {
+    let current = true;
+    void getEngine()
+      .analyse(rig)
+      .then((analysis) => current && setAnalysed({ rig, analysis }));
+    return () => {
+      current = false;
+    };
+  }, [rig]);
+  return analysed?.rig.id === rig.id ? analysed : undefined;
+}
+
+/** Fixes by finding, in the order of the analysis; undefined while they are being proved. */
+export function useFixes(analysed: Analysed | undefined, drawer: Drawer): Fix[][] | undefined {
+  const [found, setFound] = useState<{ of: Analysed; fixes: Fix[][] }>();
+  useEffect(() => {
+    if (!analysed) return undefined;
+    let current = true;
+    void getEngine()
+      .fixes(analysed.rig, analysed.analysis.findings, drawer)
+      .then((fixes) => current && setFound({ of: analysed, fixes }));
+    return () => {
+      current = false;
+    };
+  }, [analysed, drawer]);
+  return found && found.of === analysed ? found.fixes : undefined;
+}

@@ -1,0 +1,35 @@
+'use client';
+import { usePathname } from 'next/navigation';
+import Link from 'next/link';
+import { useCurrentRig, useRigs } from '../shared/use-rigs';
+import { RigList } from './rig-list';
+
+const VIEWS = [
+  { href: '/', name: 'Bench' },
+  { href: '/drawer', name: 'Drawer' },
+] as const;
+
+/** Left of the page on a wide screen, above it on a phone: the views, then the rigs. */
+export function Navigation() {
+  const path = usePathname();
+  const rigs = useRigs();
+  const current = useCurrentRig(rigs);
+  return (
+    <div className="border-line bg-paper max-lg:border-b lg:sticky lg:top-0 lg:flex lg:h-dvh lg:w-52 lg:flex-none lg:flex-col lg:border-r">
+      <nav aria-label="Views" className="flex items-center gap-1 p-2 lg:flex-col lg:items-stretch lg:p-3">
+        <span className="px-2 text-lg font-bold lg:pt-2 lg:pb-3">Symplex</span>
+        {VIEWS.map(({ href, name }) => (
+          <Link
+            key={href}
+            href={href === '/' && current ? `/?rig=${current.id}` : href}
+            aria-current={path === href ? 'page' : undefined}
+            className="flex min-h-11 items-center rounded-lg px-3 text-ink hover:bg-card aria-[current=page]:bg-ink aria-[current=page]:font-semibold aria-[current=page]:text-paper lg:min-h-10"
+          >
+            {name}
+          </Link>
+        ))}
+      </nav>
+      {rigs && path === '/' && <RigList rigs={rigs} current={current?.id} />}
+    </div>
+  );
+}
