@@ -14,7 +14,8 @@ const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
 const USAGE = `symplex demo  [--port N]      build, serve and open with the demo rigs
 symplex start [--port N]      the same, empty
 symplex test                  install what tests need, then run all of them
-symplex check RIG.json [--json]   what a rig will really record, and why`;
+symplex check RIG.json [--json]   what a rig will really record, and why
+symplex spice RIG.json        its circuit as a netlist that ngspice runs in batch`;
 
 class Stop extends Error {}
 
@@ -146,7 +147,8 @@ async function main([command, ...args]) {
       const { runTests } = await import('./run-tests.mjs');
       return runTests({ root: ROOT, environment: ENVIRONMENT, build });
     }
-    case 'check': {
+    case 'check':
+    case 'spice': {
       install();
       return spawnSync(process.execPath, [bundleCli(), command, ...args], { stdio: 'inherit' }).status ?? 1;
     }

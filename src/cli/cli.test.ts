@@ -63,3 +63,15 @@ describe('symplex check', () => {
     expect(stderr).toContain('symplex check');
   });
 });
+
+describe('symplex spice', () => {
+  it('prints a netlist that ngspice runs in batch without complaint', () => {
+    const { status, stdout } = symplex('spice', 'demo/rigs/slipway-diary.json');
+    expect(status).toBe(0);
+    const run = spawnSync('ngspice', ['-b', file('rig.cir', stdout)], { encoding: 'utf8' });
+    expect(run.status).toBe(0);
+    expect(run.stdout).toContain('vm(out)');
+    expect(run.stdout).toMatch(/onoise_total = \d/);
+    expect(run.stdout + run.stderr).not.toMatch(/error|singular|warning/i);
+  });
+});

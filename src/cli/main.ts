@@ -1,6 +1,6 @@
 import { readFile, stat } from 'node:fs/promises';
 import { LARGEST_RIG_BYTES, readRig, sayProblem, type Rig } from '../core/rig';
-import { checkReport } from '../core/report';
+import { checkReport, spiceReport } from '../core/report';
 import { textReport } from './text-report';
 
 /** Bad input: one line on standard error, exit code 2. */
@@ -33,12 +33,21 @@ async function check(path: string | undefined, flags: readonly string[]): Promis
   return flags.includes('--json') ? JSON.stringify(report, null, 2) : textReport(report);
 }
 
+async function spice(path: string | undefined, flags: readonly string[]): Promise<string> {
+  if (path === undefined) throw new BadInput('say which rig: symplex spice RIG.json');
+  if (flags[0] !== undefined) throw new BadInput(`unknown option ${flags[0]}: symplex spice RIG.json`);
+  return spiceReport(await loadRig(path));
+}
+
+const COMMANDS: Readonly<Record<string, typeof check>> = { check, spice };
+
 async function main([command, ...args]: readonly string[]): Promise<number> {
   const flags = args.filter((arg) => arg.startsWith('--'));
   const [path] = args.filter((arg) => !arg.startsWith('--'));
   try {
-    if (command !== 'check') throw new BadInput(`unknown command ${command ?? ''}`);
-    console.log(await check(path, flags));
+    const work = COMMANDS[command ?? ''];
+    if (!work) throw new BadInput(`unknown command ${command ?? ''}`);
+    console.log(await work(path, flags));
     return 0;
   } catch (error) {
     if (!(error instanceof BadInput)) throw error;

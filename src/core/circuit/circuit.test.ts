@@ -1,14 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import { dbV, dbVPerPa, gainToDb, hertz, ohms, volts } from '../units';
+import { dbV, dbVPerPa, dbVToDbU, gainToDb, hertz, ohms, volts } from '../units';
 import {
   bridgeOn,
   leastResistance,
   magnitude,
   mergeNets,
+  noiseSolver,
   solveAlternating,
   solveDirect,
   wiring,
   type NetElement,
+  type NetPath,
   type TouchLink,
 } from '.';
 
@@ -44,7 +46,11 @@ function circuit(elements: NetElement[], touches: TouchLink[] = []) {
   return {
     volts: (plus: string, minus: string) => solveDirect(nets).between(net(plus), net(minus)),
     gainDb: (plus: string, minus: string, frequency = 1000) => {
-      const gain = solveAlternating(nets, hertz(frequency), () => true).gain('p/s', net(plus), net(minus));
+      const gain = solveAlternating(nets, [], hertz(frequency), () => true).gain(
+        'p/s',
+        net(plus),
+        net(minus),
+      );
       return gain && gainToDb(magnitude(gain));
     },
   };
@@ -128,6 +134,35 @@ describe('direct current', () => {
   it('two ideal supplies against one another are no crash', () => {
     const { volts: between } = circuit([supply('b', 'g', 5), supply('b', 'g', 3)]);
     expect(between('b', 'g')).toBeCloseTo(4, 3);
+  });
+});
+
+describe('noise, 20 Hz–20 kHz', () => {
+  const noiseOf = (elements: NetElement[], paths: NetPath[], from: string, to: string) => {
+    const nets = mergeNets({ elements, touches: [] });
+    const port = [nets.of(`p/${from}`), nets.of(`p/${to}`)] as const;
+    return noiseSolver(nets, paths, [port])(...port);
+  };
+  it.each([
+    [150, -130.96],
+    [200, -129.72],
+  ])('%s Ω at 290 K: %s dBu, √(4kTRB) (handbook figure)', (value, dbu) => {
+    // The handbook takes 20 kHz of bandwidth, we 19,980 Hz: 0.004 dB.
+    expect(dbVToDbU(noiseOf([resistor('a', 'g', value)], [], 'a', 'g'))).toBeCloseTo(dbu, 1);
+  });
+  it('a capacitor across a resistor bounds its noise to kT/C (Nyquist): 1 nF and 1 MΩ, 2.0 µV', () => {
+    const level = noiseOf([resistor('a', 'g', 1e6), capacitor('a', 'g', 1e-9)], [], 'a', 'g');
+    // The part of kT/C above 20 Hz: 1 − (2/π)·atan(20/159.2).
+    const expected = Math.sqrt(((1.380649e-23 * 290) / 1e-9) * (1 - (2 / Math.PI) * Math.atan(20 / 159.155)));
+    expect(10 ** (level / 20)).toBeCloseTo(expected, 7);
+  });
+  it('an amplifier passes its equivalent input noise on with its gain', () => {
+    const stage: NetElement[] = [
+      { ...at('i', 'g'), kind: 'sense', id: 'p/in', ohms: 1e-3, noise: -130 },
+      { ...at('o', 'h'), kind: 'drive', id: 'p/out', ohms: 1e-3, clip: 20 },
+      resistor('o', 'h', 1e4),
+    ];
+    expect(noiseOf(stage, [{ from: 'p/in', to: 'p/out', gain: 1000 }], 'o', 'h')).toBeCloseTo(-70, 2);
   });
 });
 

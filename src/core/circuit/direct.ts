@@ -1,75 +1,47 @@
-import { LuDecomposition, Matrix } from 'ml-matrix';
 import { volts, type Volts } from '../units';
-import { islands, type Island } from './islands';
-import type { Branch, Nets } from './nets';
-
-/**
- * Every ideal source has this much resistance in series, so that two of them in parallel make a large current and
- * not a singular matrix.
- */
-export const SOURCE_RESISTANCE = 1e-6;
+import { blocks } from './blocks';
+import type { NodeKey } from './netlist';
+import type { Nets } from './nets';
+import { buildSystem } from './system';
 
 /** Direct voltages of the rig. Two nets that no direct current joins have no voltage between them: undefined. */
 export interface DirectSolution {
   readonly between: (plus: number | undefined, minus: number | undefined) => Volts | undefined;
+  /** Nodes of nets on which nothing at all lies. */
+  readonly floating: readonly NodeKey[];
+  /** Nodes of nets whose equations have no single answer; their voltages are undefined too. */
+  readonly singular: readonly NodeKey[];
 }
 
-const conductsDirect = (branch: Branch) => branch.kind !== 'capacitor';
-
-/** Signal sources carry no direct voltage. */
-const directVolts = (branch: Branch) => (branch.kind === 'supply' ? branch.volts : 0);
-
-function solveIsland(island: Island): Map<number, number> {
-  const unknowns = new Map(island.nets.slice(1).map((net, index) => [net, index]));
-  const sources = island.branches.filter((b) => b.kind === 'supply' || b.kind === 'signal');
-  const size = unknowns.size + sources.length;
-  const reference = new Map(island.nets.map((net) => [net, 0]));
-  if (size === 0) return reference;
-  const matrix = Matrix.zeros(size, size);
-  const right = Matrix.zeros(size, 1);
-  const add = (row: number | undefined, column: number | undefined, value: number) => {
-    if (row !== undefined && column !== undefined) matrix.set(row, column, matrix.get(row, column) + value);
-  };
-  for (const branch of island.branches) {
-    const ohms =
-      branch.kind === 'resistor' ? branch.ohms : branch.kind === 'electret' ? branch.capsule.dcResistance : 0;
-    if (ohms === 0) continue;
-    const [from, to] = [unknowns.get(branch.from), unknowns.get(branch.to)];
-    add(from, from, 1 / ohms);
-    add(to, to, 1 / ohms);
-    add(from, to, -1 / ohms);
-    add(to, from, -1 / ohms);
-  }
-  for (const [index, branch] of sources.entries()) {
-    const row = unknowns.size + index;
-    const [from, to] = [unknowns.get(branch.from), unknowns.get(branch.to)];
-    add(row, from, 1);
-    add(row, to, -1);
-    add(from, row, 1);
-    add(to, row, -1);
-    add(row, row, -SOURCE_RESISTANCE);
-    right.set(row, 0, directVolts(branch));
-  }
-  const solution = new LuDecomposition(matrix).solve(right);
-  for (const [net, index] of unknowns) reference.set(net, solution.get(index, 0));
-  return reference;
-}
-
-/** Direct-current solution by modified nodal analysis, island by island. */
+/** Direct-current solution by modified nodal analysis, block by block. */
 export function solveDirect(nets: Nets): DirectSolution {
-  const islandOf = new Map<number, number>();
+  const conducting = nets.branches.filter((branch) => branch.kind !== 'capacitor');
+  const split = blocks(nets, conducting);
   const voltage = new Map<number, number>();
-  for (const [index, island] of islands(nets, conductsDirect).entries()) {
-    for (const [net, value] of solveIsland(island)) {
-      islandOf.set(net, index);
-      voltage.set(net, value);
+  const singular: NodeKey[] = [];
+  for (const block of split.blocks) {
+    const supplies = block.branches.filter((branch) => branch.kind === 'supply');
+    if (supplies.length === 0) {
+      for (const net of block.nets) voltage.set(net, 0);
+      continue;
     }
+    const system = buildSystem(block, 0);
+    if (system.isSingular()) {
+      singular.push(...block.nets.map((net) => nets.names[net] ?? ''));
+      continue;
+    }
+    const [answer] = system.solve([{ rows: supplies.map((s) => [s, { re: s.volts, im: 0 }]) }]);
+    for (const net of block.nets) voltage.set(net, answer?.net(net).re ?? 0);
   }
+  const touched = new Set(nets.branches.flatMap((b) => [b.from, b.to, b.winding?.from, b.winding?.to]));
   return {
+    floating: nets.names.filter((_, net) => !touched.has(net)),
+    singular,
     between: (plus, minus) => {
       if (plus === undefined || minus === undefined) return undefined;
-      if (islandOf.get(plus) !== islandOf.get(minus)) return undefined;
-      return volts((voltage.get(plus) ?? 0) - (voltage.get(minus) ?? 0));
+      if (split.floor.get(plus) !== split.floor.get(minus)) return undefined;
+      const [p, m] = [voltage.get(plus), voltage.get(minus)];
+      return p === undefined || m === undefined ? undefined : volts(p - m);
     },
   };
 }

@@ -2,7 +2,12 @@ import type { NetElement, Netlist, NodeKey } from './netlist';
 import { UnionFind } from './union-find';
 
 /** An element between two nets (wires have become part of the nets). */
-export type Branch = Exclude<NetElement, { kind: 'wire' }> & { readonly from: number; readonly to: number };
+export type Branch = Exclude<NetElement, { kind: 'wire' }> & {
+  readonly from: number;
+  readonly to: number;
+  /** The second winding of a transformer. */
+  readonly winding?: { readonly from: number; readonly to: number };
+};
 
 /** The rig's nodes merged into nets by everything that joins without resistance. */
 export interface Nets {
@@ -14,7 +19,7 @@ export interface Nets {
   readonly of: (node: NodeKey) => number | undefined;
 }
 
-export function mergeNets({ elements, touches }: Netlist): Nets {
+export function mergeNets({ elements, touches }: Pick<Netlist, 'elements' | 'touches'>): Nets {
   const sets = new UnionFind();
   for (const { plug, jack } of touches) sets.union(plug, jack);
   for (const element of elements) if (element.kind === 'wire') sets.union(element.a, element.b);
@@ -28,7 +33,18 @@ export function mergeNets({ elements, touches }: Netlist): Nets {
     return names.push(node) - 1;
   };
   const branches = elements.flatMap((element) =>
-    element.kind === 'wire' ? [] : [{ ...element, from: number(element.a), to: number(element.b) }],
+    element.kind === 'wire'
+      ? []
+      : [
+          {
+            ...element,
+            from: number(element.a),
+            to: number(element.b),
+            ...(element.kind === 'transformer' && {
+              winding: { from: number(element.c), to: number(element.d) },
+            }),
+          },
+        ],
   );
   for (const { plug, jack } of touches) {
     number(plug);

@@ -18,17 +18,21 @@ function directOhms(element: NetElement): number | undefined {
     case 'wire':
     case 'supply':
     case 'signal':
+    case 'inductor':
       return 0;
     case 'resistor':
+    case 'sense':
+    case 'drive':
       return element.ohms;
     case 'electret':
       return element.capsule.dcResistance;
     case 'capacitor':
+    case 'transformer':
       return undefined;
   }
 }
 
-export function wiring({ elements, touches }: Netlist): Wiring {
+export function wiring({ elements, touches }: Pick<Netlist, 'elements' | 'touches'>): Wiring {
   const steps = new Map<NodeKey, Step[]>();
   const put = (step: Step) => {
     const list = steps.get(step.from);

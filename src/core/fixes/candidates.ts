@@ -1,5 +1,5 @@
 import type { Finding } from '../checks';
-import { CATALOGUE, type Part } from '../parts';
+import { CATALOGUE, type Part, type PartSetting } from '../parts';
 import { mate } from '../plugs';
 import { ladder } from '../pipeline';
 import {
@@ -14,6 +14,7 @@ import {
   type LaidPart,
   type Rig,
   type RigEdit,
+  type SettingValue,
 } from '../rig';
 
 /** Placed parts that a fix may touch: the chain from source to recorder, which ladder() puts at depth 0. */
@@ -38,13 +39,21 @@ function turns(laid: LaidPart): RigEdit[] {
   return turnable ? [{ kind: 'turn', part: laid.placed.id }] : [];
 }
 
+/** Half as many steps as this are tried on either side of where a knob stands. */
+const KNOB_TRIALS = 12;
+
+function places(setting: PartSetting): readonly SettingValue[] {
+  if (setting.kind === 'switch') return setting.options.map((option) => option.id);
+  const step = Math.max(setting.step, (setting.to - setting.from) / KNOB_TRIALS);
+  const count = Math.floor((setting.to - setting.from) / step) + 1;
+  return Array.from({ length: count }, (_, index) => setting.from + index * step);
+}
+
 function settings(laid: LaidPart): RigEdit[] {
   return (laid.part.settings ?? []).flatMap((setting) =>
-    setting.options
-      .filter((option) => option.id !== settingOf(laid, setting.id))
-      .map(
-        (option) => ({ kind: 'set', part: laid.placed.id, setting: setting.id, option: option.id }) as const,
-      ),
+    places(setting)
+      .filter((option) => option !== settingOf(laid, setting.id))
+      .map((option) => ({ kind: 'set', part: laid.placed.id, setting: setting.id, option }) as const),
   );
 }
 

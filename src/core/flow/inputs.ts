@@ -56,6 +56,8 @@ export interface InputContext {
   readonly direct: DirectSolution;
   readonly alternating: AlternatingSolution;
   readonly sources: readonly VoiceSource[];
+  /** Noise of resistors and stages between two nets, dBV. */
+  readonly noise: (plus: number | undefined, minus: number | undefined) => DbV;
 }
 
 /** A gain under −140 dB is the solver's rounding or a stray path far under any noise, not sound. */
@@ -75,7 +77,10 @@ function channel(
 ): InputChannel {
   const plus = context.nets.of(nodeKey(placed, spec.plus));
   const minus = context.nets.of(nodeKey(placed, spec.minus));
-  const noises: number[] = [noiseAt(capture.noise, capture.fullScale)];
+  const noises: number[] = [
+    noiseAt(capture.noise, capture.fullScale),
+    noiseAt(context.noise(plus, minus), capture.fullScale),
+  ];
   const signals = context.sources.flatMap((source) => {
     const gain = context.alternating.gain(source.id, plus, minus);
     if (!gain || magnitude(gain) < ROUNDING) return [];

@@ -5,10 +5,13 @@ export type {
   CircuitElement,
   Conductor,
   ContactRole,
+  Drive,
   Ear,
   Electret,
+  GainPath,
   HeadsetDetection,
   Host,
+  KnobSetting,
   NodeName,
   OwnMicrophone,
   Part,
@@ -16,7 +19,9 @@ export type {
   PartPort,
   PartSetting,
   Quantity,
+  Sense,
   SignalSource,
+  SwitchSetting,
 } from './types';
 export { CATALOGUE, findPart } from './catalogue';
 export type { App, AppId } from './apps';

@@ -2,12 +2,13 @@ import type { Connector, Contact, Gender } from '../plugs';
 import type { DbSpl, DbV, DbVPerPa, Milliamps, Ohms, Volts } from '../units';
 
 /**
- * A figure of a part: fixed, chosen by one of the part's settings, or growing with the part's length (`perMetre`
- * times the length in metres).
+ * A figure of a part: fixed, chosen by one of the part's settings, read off one of its knobs, or growing with the
+ * part's length (`perMetre` times the length in metres).
  */
 export type Quantity =
   | number
   | { readonly setting: string; readonly values: Readonly<Record<string, number>> }
+  | { readonly knob: string }
   | { readonly perMetre: number };
 
 /**
@@ -36,6 +37,34 @@ export interface Resistor extends TwoNodes {
 export interface Capacitor extends TwoNodes {
   readonly kind: 'capacitor';
   readonly farads: Quantity;
+}
+export interface Inductor extends TwoNodes {
+  readonly kind: 'inductor';
+  readonly henries: Quantity;
+}
+/** Ideal transformer: the voltage from d to c is `ratio` times that from b to a. Losses stand beside it as elements. */
+export interface Transformer extends TwoNodes {
+  readonly kind: 'transformer';
+  readonly c: NodeName;
+  readonly d: NodeName;
+  readonly ratio: number;
+}
+/**
+ * Input of an amplifier or converter stage: `ohms` from a to b, and the voltage across it is passed on by the part's
+ * paths. Equivalent input noise in dBV (20 Hz–20 kHz).
+ */
+export interface Sense extends TwoNodes {
+  readonly kind: 'sense';
+  readonly id: string;
+  readonly ohms: Quantity;
+  readonly noise: Quantity;
+}
+/** Output of a stage: what the part's paths bring, behind `ohms`, from a to b. `clip`: RMS dBV of its largest sine. */
+export interface Drive extends TwoNodes {
+  readonly kind: 'drive';
+  readonly id: string;
+  readonly ohms: Quantity;
+  readonly clip: Quantity;
 }
 /** Direct-voltage supply, `a` positive, in volts. `fedBy` names the port whose supply line must be live. */
 export interface Supply extends TwoNodes {
@@ -69,7 +98,26 @@ export interface Electret extends TwoNodes {
   readonly acResistance: Ohms;
   readonly minimumBias: Volts;
 }
-export type CircuitElement = Wire | Conductor | Resistor | Capacitor | Supply | SignalSource | Electret;
+export type CircuitElement =
+  | Wire
+  | Conductor
+  | Resistor
+  | Capacitor
+  | Inductor
+  | Transformer
+  | Sense
+  | Drive
+  | Supply
+  | SignalSource
+  | Electret;
+
+/** From one of the part's senses to one of its drives: the sum of `gain` in dB; inverting where `inverts`. */
+export interface GainPath {
+  readonly from: string;
+  readonly to: string;
+  readonly gain: readonly Quantity[];
+  readonly inverts?: boolean;
+}
 
 /** The letter that a contact bears in the drawing, filled where it brings, outlined where it expects. */
 export type ContactRole =
@@ -86,12 +134,27 @@ export interface PartPort {
   readonly roles?: Readonly<Partial<Record<Contact, ContactRole>>>;
 }
 
-export interface PartSetting {
+/** A switch with named places. */
+export interface SwitchSetting {
+  readonly kind: 'switch';
   readonly id: string;
   readonly name: string;
   readonly options: readonly { readonly id: string; readonly name: string }[];
   readonly initial: string;
 }
+
+/** A knob or fader with a scale in dB. */
+export interface KnobSetting {
+  readonly kind: 'knob';
+  readonly id: string;
+  readonly name: string;
+  readonly from: number;
+  readonly to: number;
+  readonly step: number;
+  readonly initial: number;
+}
+
+export type PartSetting = SwitchSetting | KnobSetting;
 
 /** One converter channel: the circuit voltage from `minus` to `plus`. */
 export interface CaptureChannel {
@@ -167,6 +230,7 @@ export interface Part {
   /** Metres, for leads. */
   readonly length?: number;
   readonly circuit: readonly CircuitElement[];
+  readonly paths?: readonly GainPath[];
   readonly captures?: readonly Capture[];
   readonly ears?: readonly Ear[];
   readonly bus?: BusDevice;

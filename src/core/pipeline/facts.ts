@@ -4,6 +4,8 @@ import {
   mateJoints,
   mergeNets,
   netElements,
+  netPaths,
+  noiseSolver,
   nodeKey,
   readings,
   solveAlternating,
@@ -14,8 +16,10 @@ import {
   type DirectSolution,
   type JointMating,
   type NetElement,
+  type NetPath,
   type Netlist,
   type Nets,
+  type Port,
   type Reading,
   type SoundSource,
   type Wiring,
@@ -39,6 +43,7 @@ export interface RigFacts {
   readonly matings: readonly JointMating[];
   readonly devices: readonly AttachedDevice[];
   readonly elements: readonly NetElement[];
+  readonly paths: readonly NetPath[];
 }
 
 /** Everything computed from one reading of the joints. The checks read this and nothing else. */
@@ -64,6 +69,7 @@ export function rigFacts(rig: Rig): RigFacts {
     matings: mateJoints(rig),
     devices,
     elements: netElements(rig, (placed, port) => fed.has(nodeKey(placed, port))),
+    paths: netPaths(rig),
   };
 }
 
@@ -72,17 +78,28 @@ const aliveIn = (nets: Nets, direct: DirectSolution) => (source: SoundSource) =>
   source.kind !== 'electret' ||
   (direct.between(nets.of(source.a), nets.of(source.b)) ?? 0) >= source.capsule.minimumBias;
 
+/** The nets between which converters listen. */
+const capturePorts = (nets: Nets, laid: ReadonlyMap<string, LaidPart>): Port[] =>
+  [...laid.values()].flatMap(({ placed, part }) =>
+    (part.captures ?? []).flatMap((capture) =>
+      capture.channels.map(
+        ({ plus, minus }) => [nets.of(nodeKey(placed.id, plus)), nets.of(nodeKey(placed.id, minus))] as const,
+      ),
+    ),
+  );
+
 export function readFacts(base: RigFacts, reading: Reading): Facts {
   const { rig, laid } = base;
-  const netlist = { elements: base.elements, touches: touchLinks(base.matings, reading) };
+  const netlist = { elements: base.elements, paths: base.paths, touches: touchLinks(base.matings, reading) };
   const nets = mergeNets(netlist);
   const direct = solveDirect(nets);
-  const alternating = solveAlternating(nets, REFERENCE_FREQUENCY, aliveIn(nets, direct));
+  const alternating = solveAlternating(nets, base.paths, REFERENCE_FREQUENCY, aliveIn(nets, direct));
   const sounding = nets.branches.filter(
     (b): b is SoundSource => b.kind === 'signal' || b.kind === 'electret',
   );
   const voices = sounding.flatMap((source) => voiceSource(rig, source) ?? []);
-  const context = { rig, nets, direct, alternating, sources: voices };
+  const noise = noiseSolver(nets, base.paths, capturePorts(nets, laid));
+  const context = { rig, nets, direct, alternating, noise, sources: voices };
   const hosts = [...laid.values()].filter((l) => l.part.host);
   const inputs = hosts.flatMap((host) => hostInputs(context, host, base.devices, laid));
   const arrivals = rig.purpose.recorders.flatMap((id) => {

@@ -12,3 +12,4 @@ export { ROLE, capital, nameOf, noun, numberWord } from './words';
 export type { RungReading } from './rung-reading';
 export { rungReading } from './rung-reading';
 export { sayJoint } from './say-joint';
+export { spiceReport } from './spice-report';

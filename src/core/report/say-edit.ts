@@ -1,5 +1,6 @@
-import { findPart } from '../parts';
-import { partOf, portOf, type Rig, type RigEdit } from '../rig';
+import { findPart, type PartSetting } from '../parts';
+import { partOf, portOf, type Rig, type RigEdit, type SettingValue } from '../rig';
+import { formatDb } from '../units';
 import { capital, nameOf } from './words';
 
 const partName = (id: string): string => findPart(id)?.name ?? id;
@@ -18,6 +19,13 @@ function endsAfter(edit: Extract<RigEdit, { kind: 'swap' }>): string {
   return directional && port ? `, ${port.name} first` : '';
 }
 
+/** The name of a switch's place, or a knob's dB. */
+function placeName(setting: PartSetting | undefined, value: SettingValue): string {
+  if (typeof value === 'number') return formatDb(value);
+  const option = setting?.kind === 'switch' ? setting.options.find((o) => o.id === value) : undefined;
+  return option?.name ?? value;
+}
+
 /** The same where it is clear what is being replaced: the other part's name, and which end goes first. */
 export function sayChoice(rig: Rig, edit: RigEdit): string {
   return edit.kind === 'swap' ? `${partName(edit.to)}${endsAfter(edit)}` : sayEdit(rig, edit);
@@ -32,8 +40,7 @@ export function sayEdit(rig: Rig, edit: RigEdit): string {
       return `Turn ${inSentence(nameOf(rig, edit.part))} round`;
     case 'set': {
       const setting = partOf(rig, edit.part)?.settings?.find((s) => s.id === edit.setting);
-      const option = setting?.options.find((o) => o.id === edit.option);
-      return `Set ${inSentence(nameOf(rig, edit.part))}: ${setting?.name ?? edit.setting} to ${option?.name ?? edit.option}`;
+      return `Set ${inSentence(nameOf(rig, edit.part))}: ${setting?.name ?? edit.setting} to ${placeName(setting, edit.option)}`;
     }
     case 'length':
       return `Make ${inSentence(nameOf(rig, edit.part))} ${edit.metres} m long`;

@@ -1,13 +1,13 @@
 import { findPart, type AppId, type Part } from '../parts';
-import { endsOf, jointsOf, portOf, samePort } from './lookup';
+import { canStand, endsOf, jointsOf, portOf, samePort } from './lookup';
 import { matchPorts } from './match-ports';
-import type { Joint, PlacedPart, PortRef, Rig, VoiceEffort } from './types';
+import type { Joint, PlacedPart, PortRef, Rig, SettingValue, VoiceEffort } from './types';
 
 /** An edit is data: it can be tried, shown, kept in a history and undone. */
 export type RigEdit =
   | { readonly kind: 'swap'; readonly part: string; readonly to: string; readonly ports: readonly string[] }
   | { readonly kind: 'turn'; readonly part: string }
-  | { readonly kind: 'set'; readonly part: string; readonly setting: string; readonly option: string }
+  | { readonly kind: 'set'; readonly part: string; readonly setting: string; readonly option: SettingValue }
   | { readonly kind: 'length'; readonly part: string; readonly metres: number }
   | { readonly kind: 'app'; readonly part: string; readonly app: AppId }
   | { readonly kind: 'move'; readonly joint: string; readonly from: PortRef; readonly to: PortRef }
@@ -35,10 +35,8 @@ function rejoin(rig: Rig, joint: Joint, far: PortRef, next: PortRef): Joint {
   return isPlug ? { ...joint, plug: next, jack: far } : { ...joint, plug: far, jack: next };
 }
 
-function keepSettings(placed: PlacedPart, part: Part): Record<string, string> {
-  const known = Object.entries(placed.settings ?? {}).filter(([id, option]) =>
-    part.settings?.some((s) => s.id === id && s.options.some((o) => o.id === option)),
-  );
+function keepSettings(placed: PlacedPart, part: Part): Record<string, SettingValue> {
+  const known = Object.entries(placed.settings ?? {}).filter(([id, value]) => canStand(part, id, value));
   return Object.fromEntries(known);
 }
 

@@ -1,7 +1,8 @@
-export type { Joint, PlacedPart, PortRef, Rig, VoiceEffort } from './types';
+export type { Joint, PlacedPart, PortRef, Rig, SettingValue, VoiceEffort } from './types';
 export { RIG_FORMAT, RIG_VERSION } from './types';
 export type { LaidPart } from './lookup';
 export {
+  canStand,
   displayName,
   endsOf,
   jointAt,

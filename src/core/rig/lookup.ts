@@ -1,5 +1,5 @@
 import { findPart, type Part, type PartPort } from '../parts';
-import type { Joint, PlacedPart, PortRef, Rig } from './types';
+import type { Joint, PlacedPart, PortRef, Rig, SettingValue } from './types';
 
 /** A placed part with its catalogue part. */
 export interface LaidPart {
@@ -42,7 +42,16 @@ export const jointsOf = (rig: Rig, placedId: string): Joint[] =>
 /** What the user calls it, else the catalogue's name. */
 export const displayName = (laid: LaidPart): string => laid.placed.label ?? laid.part.name;
 
-/** The place a setting stands at: as turned, else as delivered. */
-export function settingOf(laid: LaidPart, setting: string): string | undefined {
+/** Where a setting stands: as turned, else as delivered. */
+export function settingOf(laid: LaidPart, setting: string): SettingValue | undefined {
   return laid.placed.settings?.[setting] ?? laid.part.settings?.find((s) => s.id === setting)?.initial;
+}
+
+/** Whether a part has this setting and it can stand there. */
+export function canStand(part: Part, id: string, value: SettingValue): boolean {
+  const setting = part.settings?.find((s) => s.id === id);
+  if (!setting) return false;
+  return setting.kind === 'switch'
+    ? setting.options.some((option) => option.id === value)
+    : typeof value === 'number' && value >= setting.from && value <= setting.to;
 }

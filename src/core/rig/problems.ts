@@ -48,7 +48,7 @@ export function sayProblem(problem: ReadProblem): string {
     case 'unknown-port':
       return `${problem.at} is ${problem.value}; "${problem.part}" has no such port.`;
     case 'unknown-setting':
-      return `${problem.at} is ${problem.value}; "${problem.part}" has no such setting.`;
+      return `${problem.at} is ${problem.value}; "${problem.part}" has no such setting, or it cannot stand there.`;
     case 'unknown-app':
       return `${problem.at} is ${problem.value}; there is no such app class.`;
     case 'not-in-rig':

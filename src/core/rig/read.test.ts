@@ -82,7 +82,7 @@ describe('reading a rig file', () => {
     [
       'a setting with no such place',
       (d: { parts: { settings: { output: string } }[] }) => (d.parts[0]!.settings.output = 'eleven'),
-      '/parts/0/settings/output is "eleven"; "receiver-trs" has no such setting.',
+      '/parts/0/settings/output is "eleven"; "receiver-trs" has no such setting, or it cannot stand there.',
     ],
     [
       'an unknown app',

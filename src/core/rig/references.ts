@@ -1,4 +1,5 @@
 import { findApp, findPart } from '../parts';
+import { canStand } from './lookup';
 import { quoteValue, type ReadProblem } from './problems';
 import type { PlacedPart, PortRef, Rig } from './types';
 
@@ -7,11 +8,10 @@ const token = (key: string) => key.replace(/~/g, '~0').replace(/\//g, '~1');
 
 function* settingProblems(placed: PlacedPart, at: string): Generator<ReadProblem> {
   const part = findPart(placed.part);
-  for (const [id, option] of Object.entries(placed.settings ?? {})) {
-    const setting = part?.settings?.find((s) => s.id === id);
-    const place = `${at}/settings/${token(id)}`;
-    if (!setting || !setting.options.some((o) => o.id === option)) {
-      yield { code: 'unknown-setting', at: place, value: quoteValue(option), part: placed.part };
+  for (const [id, value] of Object.entries(placed.settings ?? {})) {
+    if (!part || !canStand(part, id, value)) {
+      const place = `${at}/settings/${token(id)}`;
+      yield { code: 'unknown-setting', at: place, value: quoteValue(value), part: placed.part };
     }
   }
 }

@@ -6,12 +6,15 @@ export const RIG_VERSION = 1;
 /** How loud the talker speaks; see flow/voice.ts for the sound pressures. */
 export type VoiceEffort = 'normal' | 'raised' | 'loud' | 'shout';
 
+/** The place of a switch, or the dB of a knob. */
+export type SettingValue = string | number;
+
 /** A part laid out in a rig. `part` is a catalogue id; `settings` hold only what was turned from its initial place. */
 export interface PlacedPart {
   readonly id: string;
   readonly part: string;
   readonly label?: string;
-  readonly settings?: Readonly<Record<string, string>>;
+  readonly settings?: Readonly<Record<string, SettingValue>>;
   /** Metres; leads only; the catalogue's length where absent. */
   readonly length?: number;
   /** The app that records on this host. */

@@ -1,5 +1,5 @@
 import { findPart, type AppId } from '../parts';
-import type { Joint, PortRef, Rig, VoiceEffort } from '../rig';
+import type { Joint, PortRef, Rig, SettingValue, VoiceEffort } from '../rig';
 
 export interface RigSketch {
   /** Placed id → catalogue id. */
@@ -8,7 +8,7 @@ export interface RigSketch {
   readonly joints: readonly string[];
   readonly source?: string;
   readonly recorder?: string;
-  readonly settings?: Readonly<Record<string, Record<string, string>>>;
+  readonly settings?: Readonly<Record<string, Record<string, SettingValue>>>;
   readonly apps?: Readonly<Record<string, AppId>>;
   readonly voice?: VoiceEffort;
 }

@@ -4,9 +4,10 @@ import type { Drawer } from '../../core/fixes';
 import { APPS, DEFAULT_APP, findApp } from '../../core/parts';
 import type { Analysis } from '../../core/pipeline';
 import { nameOf, rungReading } from '../../core/report';
-import { partOf, settingOf, type LaidPart, type Rig, type RigEdit } from '../../core/rig';
+import { partOf, type LaidPart, type Rig, type RigEdit } from '../../core/rig';
 import { DistanceField } from './distance-field';
 import { PartIcon } from './part-icon';
+import { Settings } from './settings';
 import { SwapDialog } from './swap-dialog';
 import { VoiceField } from './voice-field';
 
@@ -17,27 +18,6 @@ interface RungCardProps {
   readonly drawer: Drawer;
   readonly indent: number;
   readonly edit: (change: RigEdit) => void;
-}
-
-function Settings({ laid, edit }: { laid: LaidPart; edit: RungCardProps['edit'] }) {
-  return laid.part.settings?.map((setting) => (
-    <label key={setting.id} className="flex items-center gap-1.5">
-      {setting.name}
-      <select
-        className="field"
-        value={settingOf(laid, setting.id)}
-        onChange={(event) =>
-          edit({ kind: 'set', part: laid.placed.id, setting: setting.id, option: event.target.value })
-        }
-      >
-        {setting.options.map((option) => (
-          <option key={option.id} value={option.id}>
-            {option.name}
-          </option>
-        ))}
-      </select>
-    </label>
-  ));
 }
 
 function AppField({ laid, edit }: { laid: LaidPart; edit: RungCardProps['edit'] }) {

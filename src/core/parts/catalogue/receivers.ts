@@ -1,7 +1,8 @@
-import type { CircuitElement, Part, PartPort, PartSetting } from '../types';
+import type { CircuitElement, Part, PartPort, SwitchSetting } from '../types';
 
 /** Two steps of the output switch, 12 dB apart (typical). */
-const OUTPUT_LEVEL: PartSetting = {
+const OUTPUT_LEVEL: SwitchSetting = {
+  kind: 'switch',
   id: 'output',
   name: 'Output',
   options: [

@@ -1,0 +1,160 @@
+import { dbV, type DbV } from '../units';
+import { blocks, type Block } from './blocks';
+import type { NetPath } from './netlist';
+import type { Branch, Nets } from './nets';
+import { reduce, type Reduced } from './reduce';
+import {
+  ZERO,
+  buildSystem,
+  magnitude,
+  minus,
+  plus,
+  times,
+  type Phasor,
+  type Response,
+  type System,
+} from './system';
+import { HIGHEST, LOWEST, THIRD_OCTAVES } from './third-octaves';
+
+/** Boltzmann's constant, exact since 2019 (SI Brochure, 9th edition). */
+const BOLTZMANN = 1.380649e-23;
+/** Room temperature of handbook noise tables, 290 K. */
+export const NOISE_TEMPERATURE = 290;
+
+const FOUR_K_T = 4 * BOLTZMANN * NOISE_TEMPERATURE;
+const BANDWIDTH = HIGHEST - LOWEST;
+
+type SenseBranch = Extract<Branch, { kind: 'sense' }>;
+
+/** Mean square density of a noise given as dBV over 20 Hz–20 kHz. */
+const density = (level: number): number => 10 ** (level / 10) / BANDWIDTH;
+
+/** Two nets between which noise is asked for. */
+export type Port = readonly [from: number | undefined, to: number | undefined];
+
+interface Plan {
+  readonly blockOf: ReadonlyMap<number, Reduced>;
+  readonly senses: ReadonlyMap<string, SenseBranch>;
+  readonly pathsTo: ReadonlyMap<string, readonly NetPath[]>;
+}
+
+function plan(nets: Nets, paths: readonly NetPath[], ports: readonly Port[]): Plan {
+  const senses = new Map<string, SenseBranch>();
+  for (const branch of nets.branches) if (branch.kind === 'sense') senses.set(branch.id, branch);
+  const keep = new Set([
+    ...ports.flat().filter((net) => net !== undefined),
+    ...[...senses.values()].flatMap((sense) => [sense.from, sense.to]),
+  ]);
+  const blockOf = new Map<number, Reduced>();
+  for (const block of blocks(nets, nets.branches).blocks) {
+    const inside = new Set(block.nets.filter((net) => keep.has(net)));
+    if (inside.size === 0) continue;
+    const reduced = reduce(block, inside);
+    for (const net of block.nets) blockOf.set(net, reduced);
+  }
+  const pathsTo = new Map<string, NetPath[]>();
+  for (const path of paths) pathsTo.set(path.to, [...(pathsTo.get(path.to) ?? []), path]);
+  return { blockOf, senses, pathsTo };
+}
+
+/** How strongly a voltage at each sense counts at the output, and how each block answers to the output. */
+interface Adjoint {
+  readonly answers: ReadonlyMap<Block, readonly Response[]>;
+  readonly weights: ReadonlyMap<string, Phasor>;
+}
+
+const MOST_STAGES = 24;
+
+/**
+ * The adjoint network (Director and Rohrer 1969): a unit current into the output answers with the transfer from every
+ * branch to it. Networks without controlled sources are reciprocal, so the block's own matrix serves; stages are
+ * crossed backwards, from a drive to the senses that feed it.
+ */
+function adjoint(laid: Plan, system: (block: Block) => System, from: number, to: number): Adjoint {
+  const answers = new Map<Block, Response[]>();
+  const weights = new Map<string, Phasor>();
+  let wave: { from: number; to: number; weight: Phasor }[] = [{ from, to, weight: { re: 1, im: 0 } }];
+  for (let pass = 0; pass < MOST_STAGES && wave.length > 0; pass += 1) {
+    const next = new Map<string, Phasor>();
+    for (const { from: p, to: m, weight } of wave) {
+      const reduced = laid.blockOf.get(p);
+      const block = reduced?.block;
+      const [answer] =
+        reduced && block
+          ? system(block).solve([
+              {
+                nets: [
+                  [reduced.stands(p), weight],
+                  [reduced.stands(m), times(weight, -1)],
+                ],
+              },
+            ])
+          : [];
+      if (!block || !answer) continue;
+      answers.set(block, [...(answers.get(block) ?? []), answer]);
+      for (const drive of block.branches) {
+        if (drive.kind !== 'drive') continue;
+        for (const path of laid.pathsTo.get(drive.id) ?? []) {
+          next.set(path.from, plus(next.get(path.from) ?? ZERO, times(answer.row(drive), path.gain)));
+        }
+      }
+    }
+    wave = [...next].flatMap(([id, weight]) => {
+      const sense = laid.senses.get(id);
+      if (!sense || magnitude(weight) === 0) return [];
+      weights.set(id, plus(weights.get(id) ?? ZERO, weight));
+      return [{ from: sense.from, to: sense.to, weight }];
+    });
+  }
+  return { answers, weights };
+}
+
+const square = (value: Phasor): number => value.re * value.re + value.im * value.im;
+
+/** Mean square density at the output of what one block's branches bring. */
+function blockDensity(block: Block, answers: readonly Response[]): number {
+  const net = (n: number) => answers.reduce((sum, answer) => plus(sum, answer.net(n)), ZERO);
+  const row = (b: Branch) => answers.reduce((sum, answer) => plus(sum, answer.row(b)), ZERO);
+  return block.branches.reduce((sum, branch) => {
+    switch (branch.kind) {
+      case 'resistor':
+      case 'sense':
+        return sum + (FOUR_K_T / branch.ohms) * square(minus(net(branch.from), net(branch.to)));
+      case 'drive':
+        return sum + FOUR_K_T * branch.ohms * square(row(branch));
+      default:
+        return sum;
+    }
+  }, 0);
+}
+
+/**
+ * Noise between two nets, 20 Hz–20 kHz, in dBV: every resistor's thermal noise (4kTR, 290 K) and every stage's
+ * equivalent input noise, summed in third octaves. The sound sources' own noise is not in it. Only for the `ports`
+ * named beforehand.
+ */
+export function noiseSolver(nets: Nets, paths: readonly NetPath[], ports: readonly Port[]) {
+  const laid = plan(nets, paths, ports);
+  const systems = THIRD_OCTAVES.map(() => new Map<Block, System>());
+  return (from: number | undefined, to: number | undefined): DbV => {
+    if (from === undefined || to === undefined || laid.blockOf.get(from) !== laid.blockOf.get(to)) {
+      return dbV(-Infinity);
+    }
+    const total = THIRD_OCTAVES.reduce((sum, band, index) => {
+      const known = systems[index];
+      const system = (block: Block): System => {
+        const built = known?.get(block) ?? buildSystem(block, 2 * Math.PI * band.centre);
+        known?.set(block, built);
+        return built;
+      };
+      const { answers, weights } = adjoint(laid, system, from, to);
+      const thermal = [...answers].reduce((s, [block, list]) => s + blockDensity(block, list), 0);
+      const stages = [...weights].reduce(
+        (s, [id, weight]) => s + density(laid.senses.get(id)?.noise ?? -Infinity) * square(weight),
+        0,
+      );
+      return sum + (thermal + stages) * band.width;
+    }, 0);
+    return dbV(10 * Math.log10(total));
+  };
+}

@@ -1,0 +1,193 @@
+import { LuDecomposition, Matrix } from 'ml-matrix';
+import type { Block } from './blocks';
+import type { Branch } from './nets';
+
+/**
+ * Every ideal source has this much resistance in series, so that two of them in parallel make a large current and
+ * not a singular matrix.
+ */
+export const SOURCE_RESISTANCE = 1e-6;
+
+/** A pivot smaller than this share of the largest counts as none: the block is singular. */
+const SMALLEST_PIVOT = 1e-16;
+
+/** A complex amplitude. */
+export interface Phasor {
+  readonly re: number;
+  readonly im: number;
+}
+
+export const ZERO: Phasor = { re: 0, im: 0 };
+export const magnitude = ({ re, im }: Phasor): number => Math.hypot(re, im);
+export const plus = (a: Phasor, b: Phasor): Phasor => ({ re: a.re + b.re, im: a.im + b.im });
+export const minus = (a: Phasor, b: Phasor): Phasor => ({ re: a.re - b.re, im: a.im - b.im });
+export const times = (a: Phasor, factor: number): Phasor => ({ re: a.re * factor, im: a.im * factor });
+export const product = (a: Phasor, b: Phasor): Phasor => ({
+  re: a.re * b.re - a.im * b.im,
+  im: a.re * b.im + a.im * b.re,
+});
+
+/** Branches that bring an equation and a current of their own: v(from) − v(to) − z·i = e. */
+const hasRow = (branch: Branch): boolean =>
+  branch.kind === 'supply' ||
+  branch.kind === 'signal' ||
+  branch.kind === 'drive' ||
+  branch.kind === 'inductor' ||
+  branch.kind === 'transformer';
+
+function admittance(branch: Branch, omega: number): Phasor {
+  switch (branch.kind) {
+    case 'resistor':
+    case 'sense':
+      return { re: 1 / branch.ohms, im: 0 };
+    case 'capacitor':
+      return { re: 0, im: omega * branch.farads };
+    case 'electret':
+      return { re: 1 / (omega === 0 ? branch.capsule.dcResistance : branch.capsule.acResistance), im: 0 };
+    default:
+      return ZERO;
+  }
+}
+
+function seriesImpedance(branch: Branch, omega: number): Phasor {
+  switch (branch.kind) {
+    case 'drive':
+      return { re: branch.ohms, im: 0 };
+    case 'inductor':
+      return { re: SOURCE_RESISTANCE, im: omega * branch.henries };
+    case 'transformer':
+      return ZERO;
+    default:
+      return { re: SOURCE_RESISTANCE, im: 0 };
+  }
+}
+
+/** What drives a block: currents into nets, and voltages of branches that have a row. */
+export interface Excitation {
+  readonly nets?: readonly (readonly [net: number, current: Phasor])[];
+  readonly rows?: readonly (readonly [branch: Branch, volts: Phasor])[];
+}
+
+/** Answer to one excitation. */
+export interface Response {
+  readonly net: (net: number) => Phasor;
+  /** The unknown of a branch that has a row: by reciprocity also the answer of the excited port to its voltage. */
+  readonly row: (branch: Branch) => Phasor;
+}
+
+/** A block's matrix at one frequency, factorised. */
+export interface System {
+  /** No single answer: a pivot vanishes against the largest. */
+  readonly isSingular: () => boolean;
+  readonly solve: (excitations: readonly Excitation[]) => Response[];
+}
+
+interface Layout {
+  readonly netRow: ReadonlyMap<number, number>;
+  readonly branchRow: ReadonlyMap<Branch, number>;
+  readonly size: number;
+}
+
+function layOut(block: Block): Layout {
+  const free = block.nets.filter((net) => !block.references.has(net));
+  const rows = block.branches.filter(hasRow);
+  return {
+    netRow: new Map(free.map((net, index) => [net, index])),
+    branchRow: new Map(rows.map((branch, index) => [branch, free.length + index])),
+    size: free.length + rows.length,
+  };
+}
+
+/** Adds to the complex matrix, kept as [[Re, −Im], [Im, Re]] so that a real decomposition solves it. */
+class Stamper {
+  readonly matrix: Matrix;
+  constructor(
+    private readonly size: number,
+    private readonly complex: boolean,
+  ) {
+    const side = complex ? 2 * size : size;
+    this.matrix = Matrix.zeros(side, side);
+  }
+
+  add(row: number | undefined, column: number | undefined, { re, im }: Phasor): void {
+    if (row === undefined || column === undefined) return;
+    this.put(row, column, re);
+    if (!this.complex) return;
+    this.put(row + this.size, column + this.size, re);
+    if (im === 0) return;
+    this.put(row, column + this.size, -im);
+    this.put(row + this.size, column, im);
+  }
+
+  private put(row: number, column: number, value: number): void {
+    this.matrix.set(row, column, this.matrix.get(row, column) + value);
+  }
+}
+
+const one: Phasor = { re: 1, im: 0 };
+
+function stamp(stamper: Stamper, layout: Layout, branch: Branch, omega: number): void {
+  const [from, to] = [layout.netRow.get(branch.from), layout.netRow.get(branch.to)];
+  const row = layout.branchRow.get(branch);
+  if (row === undefined) {
+    const y = admittance(branch, omega);
+    stamper.add(from, from, y);
+    stamper.add(to, to, y);
+    stamper.add(from, to, times(y, -1));
+    stamper.add(to, from, times(y, -1));
+    return;
+  }
+  const couple = (net: number | undefined, factor: Phasor) => {
+    stamper.add(row, net, factor);
+    stamper.add(net, row, factor);
+  };
+  if (branch.kind === 'transformer' && branch.winding) {
+    couple(layout.netRow.get(branch.winding.from), one);
+    couple(layout.netRow.get(branch.winding.to), times(one, -1));
+    couple(from, times(one, -branch.ratio));
+    couple(to, times(one, branch.ratio));
+    return;
+  }
+  couple(from, one);
+  couple(to, times(one, -1));
+  stamper.add(row, row, times(seriesImpedance(branch, omega), -1));
+}
+
+function isSingular(decomposition: LuDecomposition): boolean {
+  const pivots = decomposition.upperTriangularMatrix.diagonal().map(Math.abs);
+  return !(Math.min(...pivots) > SMALLEST_PIVOT * Math.max(...pivots));
+}
+
+/** Modified nodal analysis of a block at angular frequency `omega` in rad/s; 0 is direct current. */
+export function buildSystem(block: Block, omega: number): System {
+  const layout = layOut(block);
+  const { size } = layout;
+  const complex = omega !== 0;
+  const stamper = new Stamper(size, complex);
+  for (const branch of block.branches) stamp(stamper, layout, branch, omega);
+  const decomposition = size > 0 ? new LuDecomposition(stamper.matrix) : undefined;
+  const solve = (excitations: readonly Excitation[]): Response[] => {
+    if (!decomposition || decomposition.isSingular())
+      return excitations.map(() => ({ net: () => ZERO, row: () => ZERO }));
+    const right = Matrix.zeros(stamper.matrix.rows, excitations.length);
+    const put = (row: number | undefined, column: number, { re, im }: Phasor) => {
+      if (row === undefined) return;
+      right.set(row, column, right.get(row, column) + re);
+      if (complex) right.set(row + size, column, right.get(row + size, column) + im);
+    };
+    for (const [column, excitation] of excitations.entries()) {
+      for (const [net, current] of excitation.nets ?? []) put(layout.netRow.get(net), column, current);
+      for (const [branch, volts] of excitation.rows ?? []) put(layout.branchRow.get(branch), column, volts);
+    }
+    const solution = decomposition.solve(right);
+    const read = (row: number | undefined, column: number): Phasor =>
+      row === undefined
+        ? ZERO
+        : { re: solution.get(row, column), im: complex ? solution.get(row + size, column) : 0 };
+    return excitations.map((_, column) => ({
+      net: (net) => read(layout.netRow.get(net), column),
+      row: (branch) => read(layout.branchRow.get(branch), column),
+    }));
+  };
+  return { isSingular: () => decomposition !== undefined && isSingular(decomposition), solve };
+}
