@@ -1,2 +1,2 @@
-export type { AttachedDevice } from './bus';
-export { attachedDevices } from './bus';
+export type { AttachedDevice, Refusal } from './bus';
+export { MOST_HUBS, attachedDevices } from './bus';

@@ -1,43 +1,55 @@
-import type { NetElement } from '../circuit';
+import { feedOf, type SoundSource } from '../circuit';
 import type { Facts } from '../pipeline/facts';
 import { jointsOf } from '../rig';
 import { failing } from './failing';
-import type { Finding, Measured } from './finding';
-import { HEADSET_PINOUT, TYPICAL_CAPSULE } from './origins';
-
-type Capsule = Extract<NetElement, { kind: 'electret' }>;
+import type { Finding } from './finding';
+import { HEADSET_PINOUT, PHANTOM, TYPICAL_CAPSULE } from './origins';
 
 /** Under this a voltage is nothing but rounding. */
 const NO_VOLTAGE = 1e-4;
 
-function finding(facts: Facts, element: Capsule, bias: number, source: string, recorder: string): Finding {
-  const swapped = bias < -NO_VOLTAGE;
+interface Fed {
+  readonly element: SoundSource;
+  readonly least: number;
+  readonly supply: number;
+}
+
+function finding(facts: Facts, { element, least, supply }: Fed, source: string, recorder: string): Finding {
+  const swapped = element.kind === 'electret' && supply < -NO_VOLTAGE;
   const joint = jointsOf(facts.rig, element.placed)[0]?.id;
-  const values: Measured[] = [{ name: 'bias across the capsule', value: bias, unit: 'V' }];
+  const origin = element.kind === 'electret' ? TYPICAL_CAPSULE : PHANTOM;
   return {
     code: swapped ? 'contacts-swapped' : 'capsule-unpowered',
     severity: 'blocks',
     where: {
       ...(joint === undefined ? { part: element.placed } : { joint }),
-      ...(swapped && { plug: ['R2', 'S'], jack: ['R2', 'S'] }),
+      ...(swapped && { plug: ['R2', 'S'] as const, jack: ['R2', 'S'] as const }),
     },
     source,
     recorder,
-    values,
-    limit: { value: element.capsule.minimumBias, unit: 'V', is: 'at least' },
-    origin: swapped ? HEADSET_PINOUT : TYPICAL_CAPSULE,
+    values: [{ name: 'supply at the microphone', value: supply, unit: 'V' }],
+    limit: { value: least, unit: 'V', is: 'at least' },
+    origin: swapped ? HEADSET_PINOUT : origin,
   };
 }
 
-/** An electret whose bias is missing, or stands the wrong way round because microphone and ground are exchanged. */
+const sourcesOf = (facts: Facts, placed: string): SoundSource[] =>
+  facts.nets.branches.filter(
+    (b): b is SoundSource => (b.kind === 'electret' || b.kind === 'signal') && b.placed === placed,
+  );
+
+/**
+ * A microphone whose plug-in power or phantom is missing, or stands the wrong way round because microphone and ground are
+ * exchanged.
+ */
 export function capsule(facts: Facts): Finding[] {
   return failing(facts).flatMap(({ arrival }) =>
-    facts.elements
-      .filter((e): e is Capsule => e.kind === 'electret' && e.placed === arrival.source)
-      .flatMap((element) => {
-        const bias = facts.direct.between(facts.nets.of(element.a), facts.nets.of(element.b));
-        if (bias === undefined || bias >= element.capsule.minimumBias) return [];
-        return [finding(facts, element, bias, arrival.source, arrival.recorder)];
-      }),
+    sourcesOf(facts, arrival.source).flatMap((element) => {
+      const feed = feedOf(element);
+      if (!feed) return [];
+      const supply = facts.direct.between(facts.nets.of(feed.plus), facts.nets.of(feed.minus));
+      if (supply === undefined || supply >= feed.volts) return [];
+      return [finding(facts, { element, least: feed.volts, supply }, arrival.source, arrival.recorder)];
+    }),
   );
 }

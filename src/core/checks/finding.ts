@@ -6,8 +6,14 @@ export type Severity = (typeof SEVERITIES)[number];
 
 export const FINDING_CODES = [
   'nothing-intended',
+  'voltage-harms',
   'does-not-fit',
   'no-path',
+  'usb-no-data',
+  'accessory-unauthenticated',
+  'starved',
+  'usb-too-deep',
+  'two-sound-devices',
   'contacts-swapped',
   'mic-line-shorted',
   'mic-line-loaded',
@@ -15,13 +21,15 @@ export const FINDING_CODES = [
   'capsule-unpowered',
   'output-into-output',
   'too-quiet',
+  'cancels-in-mono',
   'one-side-only',
   'clips',
+  'stage-clips',
   'uncertain-contact',
 ] as const;
 export type FindingCode = (typeof FINDING_CODES)[number];
 
-export type UnitName = 'V' | 'ohm' | 'dB' | 'dBFS' | 'dBV' | 'm' | '';
+export type UnitName = 'V' | 'mA' | 'ohm' | 'dB' | 'dBFS' | 'dBV' | 'm' | '';
 
 /** A measured value: what the engine computed, under the name that the sentence uses. */
 export interface Measured {

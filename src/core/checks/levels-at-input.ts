@@ -1,10 +1,8 @@
 import { AUDIBLE_OVER_NOISE, SIDE_WITHIN, type Arrival } from '../flow';
 import type { Facts } from '../pipeline/facts';
 import type { Finding } from './finding';
+import { inputOf } from './input-of';
 import { AUDIBILITY, FULL_SCALE, SIDES } from './origins';
-
-const inputOf = (facts: Facts, arrival: Arrival) =>
-  facts.inputs.find((i) => i.host === arrival.recorder && `${i.placed}/${i.capture.id}` === arrival.records);
 
 const about = (arrival: Arrival) => ({ source: arrival.source, recorder: arrival.recorder });
 

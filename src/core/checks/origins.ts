@@ -30,3 +30,30 @@ export const JACK_SPREAD: Origin = {
   kind: 'typical',
   text: 'depth of the sleeve spring differs between jacks; from memory',
 };
+export const USB_TREE: Origin = { kind: 'standard', text: 'USB 2.0, 4.1.1: five hubs at most' };
+export const USB_CURRENT: Origin = {
+  kind: 'standard',
+  text: 'USB 2.0, 7.2.1 and what the port gives (typical); hosts refuse on declared draw',
+};
+export const AUTHENTICATION: Origin = {
+  kind: 'common practice',
+  text: '8-pin ports want an authenticated accessory',
+};
+export const DATA_LINE: Origin = { kind: 'computed', text: 'computed from the lines of the leads' };
+export const ONE_DEVICE: Origin = {
+  kind: 'common practice',
+  text: 'one USB sound device at a time on phones and tablets',
+};
+export const BEARS: Origin = {
+  kind: 'typical',
+  text: 'what the contact bears, typical; phantom power is 48 ± 4 V (IEC 61938)',
+};
+export const STAGE_LIMIT: Origin = { kind: 'typical', text: 'largest output of the stage, typical' };
+export const PHANTOM: Origin = {
+  kind: 'typical',
+  text: 'least supply of the microphone, typical; P48 after IEC 61938',
+};
+export const MONO_SUM: Origin = {
+  kind: 'our own',
+  text: 'our own limit: the sum of both sides at most 10 dB under the louder side',
+};

@@ -1,4 +1,5 @@
 import type { Facts } from '../pipeline/facts';
+import { cancelsInMono } from './cancels-in-mono';
 import { capsule } from './capsule';
 import { doesNotFit } from './does-not-fit';
 import { FINDING_CODES, findingKey, severityRank, type Finding } from './finding';
@@ -8,18 +9,26 @@ import { noPath } from './no-path';
 import { nothingIntended } from './nothing-intended';
 import { openContact } from './open-contact';
 import { outputIntoOutput } from './output-into-output';
+import { stageClips } from './stage-clips';
 import { uncertainContact } from './uncertain';
+import { twoSoundDevices, usb } from './usb';
+import { voltageHarms } from './voltage-harms';
 
 const CHECKS: readonly ((facts: Facts) => Finding[])[] = [
   nothingIntended,
+  voltageHarms,
   doesNotFit,
   noPath,
+  usb,
+  twoSoundDevices,
   capsule,
   micLine,
   openContact,
   outputIntoOutput,
+  cancelsInMono,
   oneSideOnly,
   clips,
+  stageClips,
 ];
 
 /** A source that does not get through must never stay without a reason. */

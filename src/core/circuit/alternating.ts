@@ -5,6 +5,7 @@ import type { Branch, Nets } from './nets';
 import {
   ZERO,
   buildSystem,
+  magnitude,
   minus,
   plus,
   product,
@@ -28,6 +29,8 @@ export interface AlternatingSolution {
    * nothing of that source comes.
    */
   readonly gain: (source: string, plus: number | undefined, minus: number | undefined) => Phasor | undefined;
+  /** Level at a drive, ahead of its output impedance, in dB re the source's volt; −Infinity where nothing comes. */
+  readonly driven: (source: string, drive: string) => number;
 }
 
 /** The rated load in parallel with the capsule's own resistance: what the sensitivity was measured across. */
@@ -130,6 +133,7 @@ export function solveAlternating(
     return known;
   };
   return {
+    driven: (source, drive) => 20 * Math.log10(magnitude(reached(source).get(drive) ?? ZERO)),
     gain: (source, from, to) => {
       if (from === undefined || to === undefined || split.floor.get(from) !== split.floor.get(to)) {
         return undefined;

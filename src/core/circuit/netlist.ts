@@ -31,6 +31,7 @@ export type NetElement = SettledEnds &
         readonly hears: SignalSource['hears'];
         readonly sensitivity: number;
         readonly noise: number;
+        readonly needs?: { readonly plus: NodeKey; readonly minus: NodeKey; readonly volts: number };
       }
     | { readonly kind: 'electret'; readonly id: string; readonly capsule: Electret }
   );
@@ -111,6 +112,9 @@ const SETTLERS: SettlerOf = {
     hears: e.hears,
     sensitivity: figure(e.sensitivity),
     noise: e.noise === undefined ? -Infinity : figure(e.noise),
+    ...(e.needs && {
+      needs: { plus: key(e.needs.plus), minus: key(e.needs.minus), volts: e.needs.volts },
+    }),
   }),
   electret: (e, { key }) => ({ kind: 'electret', id: key(e.id), capsule: e }),
 };

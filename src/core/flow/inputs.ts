@@ -1,4 +1,11 @@
-import { magnitude, nodeKey, type AlternatingSolution, type DirectSolution, type Nets } from '../circuit';
+import {
+  magnitude,
+  nodeKey,
+  type AlternatingSolution,
+  type DirectSolution,
+  type Nets,
+  type Phasor,
+} from '../circuit';
 import type { AttachedDevice } from '../bus';
 import type { Capture, CaptureChannel } from '../parts';
 import { jointAt, type LaidPart, type Rig } from '../rig';
@@ -30,6 +37,8 @@ export interface ChannelSignal {
   readonly source: VoiceSource;
   readonly rms: DbV;
   readonly peak: DbFs;
+  /** Voltage here per volt of the source, with its phase. */
+  readonly gain: Phasor;
 }
 
 export interface InputChannel {
@@ -56,6 +65,8 @@ export interface InputContext {
   readonly direct: DirectSolution;
   readonly alternating: AlternatingSolution;
   readonly sources: readonly VoiceSource[];
+  /** Gain ahead of a converter, as its knob stands, dB. */
+  readonly gainOf: (placed: string, capture: Capture) => number;
   /** Noise of resistors and stages between two nets, dBV. */
   readonly noise: (plus: number | undefined, minus: number | undefined) => DbV;
 }
@@ -87,7 +98,7 @@ function channel(
     const loss = gainToDb(magnitude(gain));
     noises.push(noiseAt(source.noise + loss, capture.fullScale));
     const rms = dbV(source.level + loss);
-    return [{ source, rms, peak: peakAt(rms, capture.fullScale) }];
+    return [{ source, rms, peak: peakAt(rms, capture.fullScale), gain }];
   });
   return { side: spec.side, signals, noise: dbFs(powerSumDb(noises)) };
 }
@@ -104,6 +115,7 @@ function sense(context: InputContext, placed: string, capture: Capture): Sensed 
 
 function hostInput(context: InputContext, host: string, placed: string, capture: Capture, accepted: boolean) {
   const sensed = sense(context, placed, capture);
+  const set = { ...capture, fullScale: dbV(capture.fullScale - context.gainOf(placed, capture)) };
   return {
     host,
     placed,
@@ -111,7 +123,7 @@ function hostInput(context: InputContext, host: string, placed: string, capture:
     accepted,
     plugged: jointAt(context.rig, { part: placed, port: capture.port }) !== undefined,
     ...(sensed && { sensed }),
-    channels: capture.channels.map((spec) => channel(context, placed, capture, spec)),
+    channels: capture.channels.map((spec) => channel(context, placed, set, spec)),
   };
 }
 

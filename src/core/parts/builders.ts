@@ -1,5 +1,5 @@
 import type { Connector, Contact, Gender } from '../plugs';
-import type { CircuitElement, NodeName, PartPort } from './types';
+import type { CircuitElement, KnobSetting, NodeName, PartPort, Quantity, SwitchSetting } from './types';
 
 /**
  * Resistance of one lead conductor per metre: 28 AWG copper, 0.213 Ω/m at 20 °C (ASTM B258 wire table; from memory).
@@ -39,3 +39,65 @@ export const wired = (
   b: string,
   pairs: readonly (readonly [Contact, Contact])[],
 ): CircuitElement[] => pairs.map(([from, to]) => ({ kind: 'wire', a: `${a}.${from}`, b: `${b}.${to}` }));
+
+/** An on/off switch. */
+export const onOff = (id: string, name: string, initial: 'on' | 'off'): SwitchSetting => ({
+  kind: 'switch',
+  id,
+  name,
+  options: [
+    { id: 'off', name: 'off' },
+    { id: 'on', name: 'on' },
+  ],
+  initial,
+});
+
+export const knob = (id: string, name: string, from: number, to: number, initial: number): KnobSetting => ({
+  kind: 'knob',
+  id,
+  name,
+  from,
+  to,
+  step: 1,
+  initial,
+});
+
+/** Gain of a path that a switch opens and closes. */
+export const when = (setting: string): Quantity => ({ setting, values: { on: 0, off: -Infinity } });
+
+/** XLR pins of a balanced line: shield, hot, cold (IEC 61076-2-103, AES14). */
+export const XLR_ROLES = { '1': 'ground', '2': 'hot', '3': 'cold' } as const;
+export const USB_ROLES = { V: 'supply', G: 'ground', D: 'data' } as const;
+export const STEREO_ROLES = { T: 'left', R: 'right', S: 'ground' } as const;
+
+/** A microphone preamplifier's XLR socket: bridging input and switched phantom power. */
+export function microphoneInput(port: string, phantom: string, id: string): CircuitElement[] {
+  return [
+    // P48: 48 V through 6.81 kΩ a leg (IEC 61938).
+    {
+      kind: 'supply',
+      a: `${port}-p48`,
+      b: `${port}.1`,
+      volts: { setting: phantom, values: { on: 48, off: 0 } },
+    },
+    { kind: 'resistor', a: `${port}-p48`, b: `${port}.2`, ohms: 6810 },
+    { kind: 'resistor', a: `${port}-p48`, b: `${port}.3`, ohms: 6810 },
+    { kind: 'capacitor', a: `${port}.2`, b: `${port}-hot`, farads: 47e-6 },
+    { kind: 'capacitor', a: `${port}.3`, b: `${port}-cold`, farads: 47e-6 },
+    // Input impedance 3 kΩ, equivalent input noise −128 dBu: typical of a good preamplifier.
+    { kind: 'sense', id, a: `${port}-hot`, b: `${port}-cold`, ohms: 3000, noise: -130.2 },
+    { kind: 'resistor', a: `${port}-hot`, b: `${port}.1`, ohms: 1e6 },
+    { kind: 'resistor', a: `${port}-cold`, b: `${port}.1`, ohms: 1e6 },
+  ];
+}
+
+/** A stereo output of stages: two drives behind `ohms` on tip and ring of a jack. */
+export const stereoOutput = (
+  port: string,
+  ids: readonly [string, string],
+  ohms: number,
+  clip: number,
+): CircuitElement[] => [
+  { kind: 'drive', id: ids[0], a: `${port}.T`, b: `${port}.S`, ohms, clip },
+  { kind: 'drive', id: ids[1], a: `${port}.R`, b: `${port}.S`, ohms, clip },
+];

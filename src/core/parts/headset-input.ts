@@ -1,5 +1,5 @@
 import { dbV, ohms, volts, type DbV } from '../units';
-import type { Capture, CircuitElement, PartPort } from './types';
+import type { Capture, CircuitElement, Part, PartPort } from './types';
 
 /**
  * Bias of a headset jack's microphone contact: 1.8–2.9 V through about 2.2 kΩ (Android wired headset specification
@@ -84,4 +84,17 @@ export function headsetCapture(id: string, pinout: HeadsetPinout): Capture {
       biasResistance: HEADSET_BIAS_RESISTANCE,
     },
   };
+}
+
+/** More than this at a headset contact does harm; a typical protection limit, from memory. */
+const HEADSET_BEARS = volts(6);
+
+/** The contacts of a headset jack that phantom power must not reach. */
+export function headsetBears(id: string, pinout: HeadsetPinout): NonNullable<Part['bears']> {
+  const minus = `${id}.${PINOUT[pinout].ground}`;
+  return ['T', 'R1', PINOUT[pinout].microphone].map((contact) => ({
+    plus: `${id}.${contact}`,
+    minus,
+    volts: HEADSET_BEARS,
+  }));
 }

@@ -1,5 +1,7 @@
 export type {
   BusDevice,
+  BusHub,
+  BusSocket,
   Capture,
   CaptureChannel,
   CircuitElement,
@@ -11,6 +13,7 @@ export type {
   GainPath,
   HeadsetDetection,
   Host,
+  HostPort,
   KnobSetting,
   NodeName,
   OwnMicrophone,

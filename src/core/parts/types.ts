@@ -82,6 +82,8 @@ export interface SignalSource extends TwoNodes {
   readonly hears: 'voice' | 'playback';
   readonly sensitivity: Quantity;
   readonly noise?: Quantity;
+  /** Sounds only while the direct voltage from `minus` to `plus` is at least `volts` (phantom, plug-in power). */
+  readonly needs?: { readonly plus: NodeName; readonly minus: NodeName; readonly volts: Volts };
 }
 /**
  * Electret capsule with its field-effect transistor between `a` (drain) and `b` (source): a sound-driven current
@@ -179,6 +181,8 @@ export interface Capture {
   readonly channels: readonly CaptureChannel[];
   readonly fullScale: DbV;
   readonly noise: DbV;
+  /** Gain ahead of the converter, dB: full scale and noise are given for none. */
+  readonly gain?: Quantity;
   readonly detection?: HeadsetDetection;
 }
 
@@ -189,13 +193,41 @@ export interface Ear {
   readonly minus: NodeName;
 }
 
-/** A digital accessory behind `port`: what its plug offers to a host. */
+/** What a device with a digital plug is to its host. */
 export interface BusDevice {
   readonly port: string;
-  readonly registersAs: 'headset' | 'audio';
+  /** `headset`: a communications device, `audio`: class-compliant USB audio, `other`: keys, mice, storage, MIDI. */
+  readonly registersAs: 'headset' | 'audio' | 'other';
+  /** Has the chip that the 8-pin port asks for. */
   readonly authenticated: boolean;
-  readonly draw: Milliamps;
+  /** Current that it declares, mA. */
+  readonly draw: Quantity;
   readonly captures: readonly string[];
+}
+
+/** A socket that feeds what is plugged in, mA. `data: false` for one that only charges. */
+export interface BusSocket {
+  readonly port: string;
+  readonly feeds: Quantity;
+  readonly data: boolean;
+}
+
+/**
+ * A hub or host adapter: `upstream` is the plug toward the host. With `supply` (a mains unit of its own, or a charger in
+ * its power socket) its sockets give `feeds`; without it they share what the host gives, less `ownDraw`.
+ */
+export interface BusHub {
+  readonly upstream: string;
+  readonly sockets: readonly BusSocket[];
+  readonly authenticated: boolean;
+  /** A setting that says whether its supply is in. Absent: it has none. */
+  readonly supplied?: { readonly setting: string; readonly is: string };
+  readonly ownDraw: Milliamps;
+}
+
+/** A digital port of a host. */
+export interface HostPort extends BusSocket {
+  readonly wantsAuthentication: boolean;
 }
 
 /** The built-in microphone. `calibration`: the sound pressure that gives RMS `calibrationDbfs`. */
@@ -211,11 +243,22 @@ export interface Host {
   readonly word: string;
   readonly ownMicrophone: OwnMicrophone;
   readonly selects: 'when-detected' | 'when-plugged';
-  readonly busPorts: readonly { readonly port: string; readonly wantsAuthentication: boolean }[];
+  readonly busPorts: readonly HostPort[];
 }
 
 export type PartFamily =
-  'receiver' | 'microphone' | 'headphones' | 'lead' | 'splitter' | 'dongle' | 'phone' | 'camera';
+  | 'receiver'
+  | 'microphone'
+  | 'headphones'
+  | 'lead'
+  | 'splitter'
+  | 'dongle'
+  | 'adapter'
+  | 'interface'
+  | 'mixer'
+  | 'hub'
+  | 'phone'
+  | 'camera';
 
 /** A part as data. Every figure is typical unless its comment says otherwise, and may be edited by the user. */
 export interface Part {
@@ -231,8 +274,11 @@ export interface Part {
   readonly length?: number;
   readonly circuit: readonly CircuitElement[];
   readonly paths?: readonly GainPath[];
+  /** Direct voltages from `minus` to `plus` that it bears; more does harm. */
+  readonly bears?: readonly { readonly plus: NodeName; readonly minus: NodeName; readonly volts: Volts }[];
   readonly captures?: readonly Capture[];
   readonly ears?: readonly Ear[];
   readonly bus?: BusDevice;
+  readonly hub?: BusHub;
   readonly host?: Host;
 }

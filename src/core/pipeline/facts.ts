@@ -1,6 +1,7 @@
 import { attachedDevices, type AttachedDevice } from '../bus';
 import {
   REFERENCE_FREQUENCY,
+  isAlive,
   mateJoints,
   mergeNets,
   netElements,
@@ -8,6 +9,7 @@ import {
   noiseSolver,
   nodeKey,
   readings,
+  settle,
   solveAlternating,
   solveDirect,
   touchLinks,
@@ -34,6 +36,7 @@ import {
   type Listener,
   type VoiceSource,
 } from '../flow';
+import type { Capture } from '../parts';
 import { laidParts, type LaidPart, type Rig } from '../rig';
 
 /** What is the same in every reading of the joints. */
@@ -60,23 +63,31 @@ export interface Facts extends RigFacts {
   readonly listeners: readonly Listener[];
 }
 
+/** Touches of the likeliest reading: digital plugs have no other. */
+function busWiring(rig: Rig, matings: readonly JointMating[]): Wiring {
+  const [reading] = readings(matings);
+  return wiring({
+    elements: netElements(rig, () => false),
+    touches: reading ? touchLinks(matings, reading) : [],
+  });
+}
+
 export function rigFacts(rig: Rig): RigFacts {
-  const devices = attachedDevices(rig);
-  const fed = new Set(devices.map(({ placed, device }) => nodeKey(placed, device.port)));
+  const matings = mateJoints(rig);
+  const devices = attachedDevices(rig, busWiring(rig, matings));
+  const fed = new Set(devices.filter((d) => d.fed).map(({ placed, device }) => nodeKey(placed, device.port)));
   return {
     rig,
     laid: new Map(laidParts(rig).map((laid) => [laid.placed.id, laid])),
-    matings: mateJoints(rig),
+    matings,
     devices,
     elements: netElements(rig, (placed, port) => fed.has(nodeKey(placed, port))),
     paths: netPaths(rig),
   };
 }
 
-/** A capsule sounds while its bias suffices; other sources always do. */
 const aliveIn = (nets: Nets, direct: DirectSolution) => (source: SoundSource) =>
-  source.kind !== 'electret' ||
-  (direct.between(nets.of(source.a), nets.of(source.b)) ?? 0) >= source.capsule.minimumBias;
+  isAlive(source, nets, direct);
 
 /** The nets between which converters listen. */
 const capturePorts = (nets: Nets, laid: ReadonlyMap<string, LaidPart>): Port[] =>
@@ -99,7 +110,11 @@ export function readFacts(base: RigFacts, reading: Reading): Facts {
   );
   const voices = sounding.flatMap((source) => voiceSource(rig, source) ?? []);
   const noise = noiseSolver(nets, base.paths, capturePorts(nets, laid));
-  const context = { rig, nets, direct, alternating, noise, sources: voices };
+  const gainOf = (placed: string, { gain }: Capture): number => {
+    const owner = laid.get(placed);
+    return owner && gain !== undefined ? settle(gain, owner) : 0;
+  };
+  const context = { rig, nets, direct, alternating, noise, gainOf, sources: voices };
   const hosts = [...laid.values()].filter((l) => l.part.host);
   const inputs = hosts.flatMap((host) => hostInputs(context, host, base.devices, laid));
   const arrivals = rig.purpose.recorders.flatMap((id) => {

@@ -1,6 +1,7 @@
 export type { Analysis, Outcome } from './analyse';
 export { analyse, outcomeOf } from './analyse';
 export type { Facts } from './facts';
+export { allFacts } from './facts';
 export type { ContactView, JointView } from './joint-view';
 export type { Rung } from './ladder';
 export { ladder } from './ladder';

@@ -1,17 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { analyse } from '.';
+import { judge, type Judged } from '../testing/judge';
 import { layRig, type RigSketch } from '../testing/lay-rig';
 
 /**
  * Situations of the trade (common practice), each with the finding that names its cause, and a near twin without the
  * fault on which nothing may be found.
  */
-const analyseSketch = (sketch: RigSketch) => {
-  const analysis = analyse(layRig(sketch));
-  return { ...analysis, state: analysis.arrives[0]?.state, codes: analysis.findings.map((f) => f.code) };
-};
-const valueOf = (analysis: ReturnType<typeof analyseSketch>, index = 0) =>
-  analysis.findings[0]?.values[index]?.value;
+const valueOf = (judged: Judged, index = 0) => judged.findings[0]?.values[index]?.value;
 
 const packToPhone = (lead: string, from: string, to: string, phone = 'phone-ctia'): RigSketch => ({
   parts: { receiver: 'receiver-trs', lead, phone },
@@ -20,7 +16,7 @@ const packToPhone = (lead: string, from: string, to: string, phone = 'phone-ctia
 
 describe('receiver with TRS output to a headset jack', () => {
   it('the TRS lead shorts the microphone line: the phone stays on its own microphone', () => {
-    const found = analyseSketch(packToPhone('lead-trs-trs', 'a', 'b'));
+    const found = judge(packToPhone('lead-trs-trs', 'a', 'b'));
     expect(found).toMatchObject({ verdict: 'silent', state: 'wrong-mic', codes: ['mic-line-shorted'] });
     expect(found.findings[0]?.where).toEqual({ joint: 'j2', plug: ['S'], jack: ['S', 'R2'] });
     expect(valueOf(found, 0)).toBeLessThan(1);
@@ -28,15 +24,15 @@ describe('receiver with TRS output to a headset jack', () => {
   });
   it('a recorder with a source list does not list it', () => {
     const sketch = { ...packToPhone('lead-trs-trs', 'a', 'b'), apps: { phone: 'recorder-app' } as const };
-    expect(analyseSketch(sketch)).toMatchObject({ verdict: 'silent', state: 'not-listed' });
+    expect(judge(sketch)).toMatchObject({ verdict: 'silent', state: 'not-listed' });
   });
   it('the patch cable records, in mono', () => {
-    const found = analyseSketch(packToPhone('patch-trs-trrs', 'trs', 'trrs'));
+    const found = judge(packToPhone('patch-trs-trrs', 'trs', 'trrs'));
     expect(found).toMatchObject({ verdict: 'clean', state: 'recorded', codes: [] });
     expect(found.arrives[0]?.channels).toBe('mono');
   });
   it('the patch cable turned round fails again', () => {
-    const found = analyseSketch(packToPhone('patch-trs-trrs', 'trrs', 'trs'));
+    const found = judge(packToPhone('patch-trs-trrs', 'trrs', 'trs'));
     expect(found).toMatchObject({ verdict: 'silent', state: 'wrong-mic' });
     expect(found.codes).toContain('mic-line-shorted');
   });
@@ -45,11 +41,11 @@ describe('receiver with TRS output to a headset jack', () => {
       parts: { receiver: 'receiver-trs', lead, dongle: 'dongle-8-pin-headset', phone: 'phone-8-pin' },
       joints: [`receiver.out lead.${from}`, `lead.${to} dongle.jack`, 'dongle.plug phone.port'],
     });
-    expect(analyseSketch(viaDongle('lead-trs-trs', 'a', 'b')).state).toBe('wrong-mic');
-    expect(analyseSketch(viaDongle('patch-trs-trrs', 'trs', 'trrs'))).toMatchObject({ verdict: 'clean' });
+    expect(judge(viaDongle('lead-trs-trs', 'a', 'b')).state).toBe('wrong-mic');
+    expect(judge(viaDongle('patch-trs-trrs', 'trs', 'trrs'))).toMatchObject({ verdict: 'clean' });
   });
   it('a dongle that hangs on no phone records nothing', () => {
-    const found = analyseSketch({
+    const found = judge({
       parts: {
         receiver: 'receiver-trs',
         lead: 'patch-trs-trrs',
@@ -61,7 +57,7 @@ describe('receiver with TRS output to a headset jack', () => {
     expect(found).toMatchObject({ verdict: 'silent', codes: ['no-path'] });
   });
   it('an older (OMTP) phone takes the patch cable too: a floating pack may have its two contacts exchanged', () => {
-    const found = analyseSketch(packToPhone('patch-trs-trrs', 'trs', 'trrs', 'phone-omtp'));
+    const found = judge(packToPhone('patch-trs-trrs', 'trs', 'trrs', 'phone-omtp'));
     expect(found).toMatchObject({ state: 'recorded' });
     expect(found.joints[1]?.expects.map((e) => e.role)).toEqual(['left', 'right', 'microphone', 'ground']);
   });
@@ -73,7 +69,7 @@ describe('splitters', () => {
     joints: [`receiver.out lead.${from}`, `lead.${to} splitter.mic`, 'splitter.plug phone.jack'],
   });
   it('a patch cable’s TRRS end in a TRS microphone socket: listed but silent, nothing on the tip', () => {
-    const found = analyseSketch(viaSplitter('splitter-trs', 'patch-trs-trrs', 'trs', 'trrs'));
+    const found = judge(viaSplitter('splitter-trs', 'patch-trs-trrs', 'trs', 'trrs'));
     expect(found).toMatchObject({ verdict: 'silent', state: 'listed-silent' });
     expect(found.findings[0]).toMatchObject({
       code: 'mic-contact-open',
@@ -81,22 +77,22 @@ describe('splitters', () => {
     });
   });
   it('the plain TRS lead is the right one there', () => {
-    expect(analyseSketch(viaSplitter('splitter-trs', 'lead-trs-trs', 'a', 'b'))).toMatchObject({
+    expect(judge(viaSplitter('splitter-trs', 'lead-trs-trs', 'a', 'b'))).toMatchObject({
       verdict: 'clean',
       state: 'recorded',
     });
   });
   it('in a TRRS microphone socket it is the other way about', () => {
-    expect(analyseSketch(viaSplitter('splitter-trrs', 'patch-trs-trrs', 'trs', 'trrs'))).toMatchObject({
+    expect(judge(viaSplitter('splitter-trrs', 'patch-trs-trrs', 'trs', 'trrs'))).toMatchObject({
       verdict: 'clean',
     });
-    const found = analyseSketch(viaSplitter('splitter-trrs', 'lead-trs-trs', 'a', 'b'));
+    const found = judge(viaSplitter('splitter-trrs', 'lead-trs-trs', 'a', 'b'));
     expect(found).toMatchObject({ state: 'wrong-mic', codes: ['mic-line-shorted'] });
     expect(found.findings[0]?.where.joint).toBe('j2');
   });
   it('headphones in the splitter’s other socket hear the phone on both sides', () => {
     const sketch = viaSplitter('splitter-trs', 'lead-trs-trs', 'a', 'b');
-    const found = analyseSketch({
+    const found = judge({
       ...sketch,
       parts: { ...sketch.parts, ears: 'headphones-trs' },
       joints: [...sketch.joints, 'ears.plug splitter.phones'],
@@ -113,16 +109,16 @@ describe('headset plugs and pinouts', () => {
     joints: ['microphone.plug phone.jack'],
   });
   it.each(['clip-on-trrs', 'headset-ctia'])('%s on a CTIA phone records', (microphone) => {
-    expect(analyseSketch(intoPhone(microphone, 'phone-ctia'))).toMatchObject({ verdict: 'clean', codes: [] });
+    expect(judge(intoPhone(microphone, 'phone-ctia'))).toMatchObject({ verdict: 'clean', codes: [] });
   });
   it('a clip-on with CTIA plug on an OMTP phone is biased backwards', () => {
-    const found = analyseSketch(intoPhone('clip-on-trrs', 'phone-omtp'));
+    const found = judge(intoPhone('clip-on-trrs', 'phone-omtp'));
     expect(found).toMatchObject({ verdict: 'silent', state: 'listed-silent' });
     expect(found.codes[0]).toBe('contacts-swapped');
     expect(valueOf(found)).toBeCloseTo(-0.926, 3);
   });
   it('a headset with CTIA plug on an OMTP phone also shorts its microphone line through the earpieces', () => {
-    const found = analyseSketch(intoPhone('headset-ctia', 'phone-omtp'));
+    const found = judge(intoPhone('headset-ctia', 'phone-omtp'));
     expect(found).toMatchObject({ state: 'wrong-mic', codes: ['contacts-swapped', 'mic-line-shorted'] });
     // Two earpieces of 32 Ω, each behind 2 Ω of headphone amplifier, in parallel; the capsule's 1.6 kΩ beside them.
     expect(found.findings[1]?.values[0]?.value).toBeCloseTo(1 / (1 / 17 + 1 / 1600), 1);
@@ -135,22 +131,22 @@ describe('cameras', () => {
     joints: ['receiver.out lead.a', `lead.b camera.${jack}`],
   });
   it('mic jack: both sides', () => {
-    const found = analyseSketch(toCamera('receiver-trs', 'mic'));
+    const found = judge(toCamera('receiver-trs', 'mic'));
     expect(found).toMatchObject({ verdict: 'clean', state: 'recorded' });
     expect(found.arrives[0]?.channels).toBe('both');
   });
   it('headphone jack: output into output, and the camera’s own microphone', () => {
-    const found = analyseSketch(toCamera('receiver-trs', 'phones'));
+    const found = judge(toCamera('receiver-trs', 'phones'));
     expect(found).toMatchObject({ verdict: 'silent', state: 'wrong-mic', codes: ['output-into-output'] });
     expect(found.findings[0]?.where.joint).toBe('j2');
   });
   it('a tip-only output arrives on the left alone', () => {
-    const found = analyseSketch(toCamera('receiver-tip-only', 'mic'));
+    const found = judge(toCamera('receiver-tip-only', 'mic'));
     expect(found).toMatchObject({ verdict: 'faulty', state: 'recorded', codes: ['one-side-only'] });
     expect(found.arrives[0]?.channels).toBe('left');
   });
   it('the same tip-only output into a mono headset input is no fault', () => {
-    const found = analyseSketch({
+    const found = judge({
       parts: { receiver: 'receiver-tip-only', lead: 'patch-trs-trrs', phone: 'phone-ctia' },
       joints: ['receiver.out lead.trs', 'lead.trrs phone.jack'],
     });
@@ -165,12 +161,12 @@ describe('levels', () => {
       settings: { receiver: { output } },
       voice: 'raised',
     });
-    expect(analyseSketch(loud('high'))).toMatchObject({ verdict: 'faulty', codes: ['clips'] });
-    expect(analyseSketch(loud('low'))).toMatchObject({ verdict: 'clean', codes: [] });
+    expect(judge(loud('high'))).toMatchObject({ verdict: 'faulty', codes: ['clips'] });
+    expect(judge(loud('low'))).toMatchObject({ verdict: 'clean', codes: [] });
   });
   it('the two steps of the output switch are 12 dB apart at the recorder', () => {
     const peak = (output: string) =>
-      analyseSketch({ ...packToPhone('patch-trs-trrs', 'trs', 'trrs'), settings: { receiver: { output } } })
+      judge({ ...packToPhone('patch-trs-trrs', 'trs', 'trrs'), settings: { receiver: { output } } })
         .arrives[0]?.peak ?? NaN;
     expect(peak('high') - peak('low')).toBeCloseTo(12, 6);
   });
@@ -185,7 +181,7 @@ describe('levels', () => {
 
 describe('rigs with holes', () => {
   it('a source joined to nothing', () => {
-    const found = analyseSketch({ parts: { receiver: 'receiver-trs', phone: 'phone-ctia' }, joints: [] });
+    const found = judge({ parts: { receiver: 'receiver-trs', phone: 'phone-ctia' }, joints: [] });
     expect(found).toMatchObject({ verdict: 'silent', codes: ['no-path'] });
   });
   it('no source chosen', () => {

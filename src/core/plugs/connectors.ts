@@ -10,7 +10,7 @@ export const PHONE_CONNECTORS = [
 export type PhoneConnector = (typeof PHONE_CONNECTORS)[number];
 
 /** Connectors whose contacts meet one to one, whatever their depth. */
-export const KEYED_CONNECTORS = ['8-pin'] as const;
+export const KEYED_CONNECTORS = ['8-pin', 'usb-a', 'usb-c', 'xlr-3', 'rca'] as const;
 export type KeyedConnector = (typeof KEYED_CONNECTORS)[number];
 
 export type Connector = PhoneConnector | KeyedConnector;
@@ -21,7 +21,9 @@ export type PlugDiameter = '3.5' | '6.35';
 export type PhoneContact = 'T' | 'R' | 'R1' | 'R2' | 'S';
 /** Lines of a digital port: supply, ground, data, authentication. */
 export type PortLine = 'V' | 'G' | 'D' | 'A';
-export type Contact = PhoneContact | PortLine;
+/** Contacts of an XLR-3: 1 shield, 2 hot, 3 cold (IEC 61076-2-103, AES14). */
+export type XlrContact = '1' | '2' | '3';
+export type Contact = PhoneContact | PortLine | XlrContact;
 
 const CONTACTS: Record<Connector, readonly Contact[]> = {
   'ts-3.5': ['T', 'S'],
@@ -31,6 +33,10 @@ const CONTACTS: Record<Connector, readonly Contact[]> = {
   'trs-6.35': ['T', 'R', 'S'],
   'trrs-6.35': ['T', 'R1', 'R2', 'S'],
   '8-pin': ['V', 'G', 'D', 'A'],
+  'usb-a': ['V', 'G', 'D'],
+  'usb-c': ['V', 'G', 'D'],
+  'xlr-3': ['1', '2', '3'],
+  rca: ['T', 'S'],
 };
 
 /** Contacts of a connector, tip (or supply line) first. */
@@ -52,6 +58,9 @@ const CONTACT_NAMES: Record<Contact, string> = {
   G: 'ground',
   D: 'data',
   A: 'authentication',
+  '1': 'pin 1',
+  '2': 'pin 2',
+  '3': 'pin 3',
 };
 
 /** The trade's word for a contact: "tip", "ring 2", "sleeve". */
@@ -65,6 +74,10 @@ const CONNECTOR_NAMES: Record<Connector, string> = {
   'trs-6.35': '6.35 mm TRS',
   'trrs-6.35': '6.35 mm TRRS',
   '8-pin': '8-pin',
+  'usb-a': 'USB-A',
+  'usb-c': 'USB-C',
+  'xlr-3': 'XLR-3',
+  rca: 'RCA',
 };
 
 export const connectorName = (connector: Connector): string => CONNECTOR_NAMES[connector];

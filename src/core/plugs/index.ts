@@ -7,6 +7,7 @@ export type {
   PhoneContact,
   PlugDiameter,
   PortLine,
+  XlrContact,
 } from './connectors';
 export {
   KEYED_CONNECTORS,

@@ -7,6 +7,7 @@ import {
   PLUG_LENGTH,
   contactsOf,
   diameterOf,
+  isPhoneConnector,
   mate,
   type Connector,
 } from '.';
@@ -42,6 +43,10 @@ const EXPECTED: readonly (readonly [Connector, Connector, string])[] = [
   ['trrs-6.35', 'trs-6.35', 'T:T R:R1 S:S'],
   ['trrs-6.35', 'trrs-6.35', 'T:T R1:R1 R2:R2 S:S'],
   ['8-pin', '8-pin', 'V:V G:G D:D A:A'],
+  ['usb-a', 'usb-a', 'V:V G:G D:D'],
+  ['usb-c', 'usb-c', 'V:V G:G D:D'],
+  ['xlr-3', 'xlr-3', '1:1 2:2 3:3'],
+  ['rca', 'rca', 'T:T S:S'],
 ];
 
 describe('mating', () => {
@@ -66,7 +71,8 @@ describe('mating', () => {
     for (const plug of plugs) {
       for (const jack of jacks) {
         const expected = EXPECTED.find(([p, j]) => p === plug && j === jack)?.[2];
-        expect(touches(plug, jack), `${plug} in ${jack}`).toBe(expected ?? 'family');
+        const phones = isPhoneConnector(plug) && isPhoneConnector(jack);
+        expect(touches(plug, jack), `${plug} in ${jack}`).toBe(expected ?? (phones ? 'size' : 'family'));
       }
     }
   });

@@ -15,6 +15,13 @@ export const FINDING_LIST: Record<FindingCode, FindingEntry> = {
     means: 'The rig names no source or no recorder, so there is nothing to judge.',
     limit: 'At least one source and one recorder.',
   },
+  'voltage-harms': {
+    title: 'Voltage where it does harm',
+    severity: ['danger'],
+    means:
+      'Phantom power or another direct voltage reaches a contact that does not bear it. Fader down and phantom off before anything is plugged.',
+    limit: 'What the contact bears (typical); phantom power is 48 ± 4 V (IEC 61938).',
+  },
   'does-not-fit': {
     title: 'Does not fit',
     severity: ['blocks'],
@@ -27,6 +34,37 @@ export const FINDING_LIST: Record<FindingCode, FindingEntry> = {
     severity: ['blocks'],
     means: 'No chain of joints leads from the source to the recorder.',
     limit: 'Computed from the joints.',
+  },
+  'usb-no-data': {
+    title: 'Power, but no data',
+    severity: ['blocks'],
+    means: 'The lead or socket feeds the device and carries no data: the host never learns of it.',
+    limit: 'Computed from the lines of the leads.',
+  },
+  'accessory-unauthenticated': {
+    title: 'Not authenticated',
+    severity: ['blocks'],
+    means: 'The 8-pin port asks its accessory to prove itself, and this one cannot.',
+    limit: 'Authentication of the port (common practice).',
+  },
+  starved: {
+    title: 'Starved of power',
+    severity: ['blocks'],
+    means: 'The device declares more current than its socket gives; the host refuses it.',
+    limit:
+      'What the socket gives: USB 2.0, 7.2.1 (100 mA from a bus-powered hub, 500 mA configured); bare 8-pin adapters about 100 mA (typical, from memory).',
+  },
+  'usb-too-deep': {
+    title: 'Too many hubs',
+    severity: ['blocks'],
+    means: 'More hubs lie between host and device than USB allows.',
+    limit: 'Five hubs (USB 2.0, 4.1.1).',
+  },
+  'two-sound-devices': {
+    title: 'Two sound devices',
+    severity: ['blocks', 'spoils'],
+    means: 'Phones and tablets take one USB sound device at a time; the second is ignored.',
+    limit: 'One (common practice).',
   },
   'contacts-swapped': {
     title: 'Microphone and ground exchanged',
@@ -61,8 +99,9 @@ export const FINDING_LIST: Record<FindingCode, FindingEntry> = {
   'capsule-unpowered': {
     title: 'Microphone without power',
     severity: ['blocks'],
-    means: 'The electret gets less bias (plug-in power) than it needs.',
-    limit: 'Bias across the capsule at least its minimum (0.7 V, typical).',
+    means: 'The microphone gets less plug-in power or phantom than it needs.',
+    limit:
+      'Supply at the microphone at least its minimum: 0.7 V for an electret, 11 V for a condenser (typical).',
   },
   'output-into-output': {
     title: 'Output into output',
@@ -76,6 +115,13 @@ export const FINDING_LIST: Record<FindingCode, FindingEntry> = {
     means: 'The source does not reach the input, or stands too little above its noise to count as recorded.',
     limit: 'Speech peaks at least 10 dB above the noise of the channel (our own limit).',
   },
+  'cancels-in-mono': {
+    title: 'Gone in mono',
+    severity: ['spoils'],
+    means:
+      'Left and right carry the source with opposite polarity, as when a balanced output runs into a stereo input: it vanishes when the sides are summed.',
+    limit: 'The sum of both sides at most 10 dB under the louder side (our own limit).',
+  },
   'one-side-only': {
     title: 'On one side only',
     severity: ['spoils'],
@@ -87,6 +133,12 @@ export const FINDING_LIST: Record<FindingCode, FindingEntry> = {
     severity: ['spoils'],
     means: 'Speech peaks pass full scale of the input; clipping cannot be repaired.',
     limit: '0 dBFS; full scale of the input and speech crest are typical figures.',
+  },
+  'stage-clips': {
+    title: 'A stage clips',
+    severity: ['spoils'],
+    means: 'Speech peaks drive a stage on the way past its largest output.',
+    limit: 'Largest output of the stage (typical).',
   },
   'uncertain-contact': {
     title: 'Depends on the jack',

@@ -113,7 +113,7 @@ const saySwapped = (rig: Rig, f: Finding): Sentence => [
 const sayUnpowered = (rig: Rig, f: Finding): Sentence => [
   `${capital(noun(rig, f.source))} gets `,
   ...f.values.slice(0, 1).map(show),
-  ' of plug-in power and wants ',
+  f.limit && f.limit.value > 5 ? ' of phantom power and wants ' : ' of plug-in power and wants ',
   limitFigure(f),
   '.',
 ];
@@ -150,9 +150,63 @@ const sayClips = (rig: Rig, f: Finding): Sentence => [
   '. It clips ahead of the converter, so no slider in the app can save it.',
 ];
 
+const sayHarm = (rig: Rig, f: Finding): Sentence => [
+  `${capital(nameOf(rig, f.other))} gets `,
+  ...f.values.map(show),
+  ' of direct voltage and bears ',
+  limitFigure(f),
+  '. Before plugging anything: fader down, phantom off.',
+];
+
+const sayNoData = (rig: Rig, f: Finding): Sentence => [
+  `The way to ${nameOf(rig, f.other)} carries power and no data, so ${noun(rig, f.recorder)} never learns of it.`,
+];
+
+const sayUnauthenticated = (rig: Rig, f: Finding): Sentence => [
+  `${capital(noun(rig, f.recorder))} asks ${nameOf(rig, f.other)} to prove itself, and it has no chip for that.`,
+];
+
+const sayStarved = (rig: Rig, f: Finding): Sentence => [
+  `${capital(nameOf(rig, f.other))} is offered `,
+  ...f.values.map(show),
+  ' and declares that it needs ',
+  limitFigure(f),
+  `; ${noun(rig, f.recorder)} refuses it.`,
+];
+
+const sayCount = (rig: Rig, f: Finding): Sentence => [
+  `${capital(noun(rig, f.recorder))} has ${nameOf(rig, f.other)} with `,
+  ...f.values.flatMap((m) => [show(m), ` ${m.name}`]),
+  '; it takes ',
+  limitFigure(f),
+  '.',
+];
+
+const sayCancels = (rig: Rig, f: Finding): Sentence => [
+  `Left and right carry ${noun(rig, f.source)} with opposite polarity. Summed to mono it falls by `,
+  ...f.values.map((m) => figure(formatQuantity(-m.value, m.unit))),
+  ', and phones and calls sum. It takes one leg of the output for both sides.',
+];
+
+const sayStage = (rig: Rig, f: Finding): Sentence => [
+  `${capital(noun(rig, f.source))} drives an output of ${nameOf(rig, f.other)} to `,
+  ...f.values.map(show),
+  ' peaks; it gives at most ',
+  ...(f.limit ? [figure(formatQuantity(f.limit.value, f.limit.unit))] : []),
+  '.',
+];
+
 const REASONS: Record<FindingCode, (rig: Rig, finding: Finding) => Sentence> = {
   'nothing-intended': () => ['Choose which part is the source and which one records.'],
+  'voltage-harms': sayHarm,
   'does-not-fit': sayMisfit,
+  'usb-no-data': sayNoData,
+  'accessory-unauthenticated': sayUnauthenticated,
+  starved: sayStarved,
+  'usb-too-deep': sayCount,
+  'two-sound-devices': sayCount,
+  'cancels-in-mono': sayCancels,
+  'stage-clips': sayStage,
   'no-path': sayNoPath,
   'contacts-swapped': saySwapped,
   'mic-line-shorted': sayShort,
@@ -188,6 +242,12 @@ export function sayBracket(rig: Rig, finding: Finding): string {
       return plug && (finding.where.jack?.length ?? 0) > 1
         ? `joined by the ${contactName(plug)}`
         : 'pulled to ground';
+    case 'usb-no-data':
+      return 'no data line';
+    case 'starved':
+      return 'too little current';
+    case 'accessory-unauthenticated':
+      return 'no authentication';
     case 'mic-line-loaded':
       return 'too low for a microphone';
     case 'mic-contact-open':

@@ -1,28 +1,18 @@
 import {
   NOISE_TEMPERATURE,
-  mateJoints,
+  isAlive,
   mergeNets,
-  netElements,
-  netPaths,
   nodeKey,
-  readings,
   solveDirect,
   spiceDeck,
-  touchLinks,
   type Netlist,
 } from '../circuit';
-import { attachedDevices } from '../bus';
+import { allFacts } from '../pipeline';
 import { laidParts, type Rig } from '../rig';
 
 function netlistOf(rig: Rig): Netlist {
-  const matings = mateJoints(rig);
-  const [reading] = readings(matings);
-  const fed = new Set(attachedDevices(rig).map(({ placed, device }) => nodeKey(placed, device.port)));
-  return {
-    elements: netElements(rig, (placed, port) => fed.has(nodeKey(placed, port))),
-    paths: netPaths(rig),
-    touches: reading ? touchLinks(matings, reading) : [],
-  };
+  const { netlist } = allFacts(rig)[0];
+  return netlist;
 }
 
 /** Where a converter listens: the first channel of the first input in the rig. */
@@ -34,13 +24,13 @@ function firstChannel(rig: Rig) {
   return undefined;
 }
 
-function capsulesWithBias(netlist: Netlist): (id: string) => boolean {
+function soundingIn(netlist: Netlist): (id: string) => boolean {
   const nets = mergeNets(netlist);
   const direct = solveDirect(nets);
   const dead = new Set(
-    netlist.elements.flatMap((e) =>
-      e.kind === 'electret' && (direct.between(nets.of(e.a), nets.of(e.b)) ?? 0) < e.capsule.minimumBias
-        ? [e.id]
+    nets.branches.flatMap((branch) =>
+      (branch.kind === 'electret' || branch.kind === 'signal') && !isAlive(branch, nets, direct)
+        ? [branch.id]
         : [],
     ),
   );
@@ -53,7 +43,7 @@ function capsulesWithBias(netlist: Netlist): (id: string) => boolean {
  */
 export function spiceReport(rig: Rig): string {
   const netlist = netlistOf(rig);
-  const deck = spiceDeck(netlist, capsulesWithBias(netlist));
+  const deck = spiceDeck(netlist, soundingIn(netlist));
   const out = firstChannel(rig);
   const source = [...deck.sources].find(([id]) => rig.purpose.sources.some((s) => id.startsWith(`${s}/`)));
   const nodes = netlist.elements.flatMap((e) => [e.a, e.b]);

@@ -1,4 +1,17 @@
-import { Cable, Camera, Headphones, Mic, Plug, RadioReceiver, Smartphone, Split } from 'lucide-react';
+import {
+  Cable,
+  Camera,
+  Headphones,
+  ListTree,
+  Mic,
+  Plug,
+  RadioReceiver,
+  SlidersHorizontal,
+  SlidersVertical,
+  Smartphone,
+  Split,
+  Unplug,
+} from 'lucide-react';
 import type { PartFamily } from '../../core/parts';
 
 const ICONS = {
@@ -8,6 +21,10 @@ const ICONS = {
   lead: Cable,
   splitter: Split,
   dongle: Plug,
+  adapter: Unplug,
+  interface: SlidersHorizontal,
+  mixer: SlidersVertical,
+  hub: ListTree,
   phone: Smartphone,
   camera: Camera,
 } as const satisfies Record<PartFamily, unknown>;

@@ -1,5 +1,12 @@
 import { dbSpl, dbV, milliamps } from '../../units';
-import { headsetCapture, headsetCircuit, headsetJack, type HeadsetPinout } from '../headset-input';
+import { USB_ROLES } from '../builders';
+import {
+  headsetBears,
+  headsetCapture,
+  headsetCircuit,
+  headsetJack,
+  type HeadsetPinout,
+} from '../headset-input';
 import type { OwnMicrophone, Part } from '../types';
 
 /**
@@ -21,6 +28,7 @@ const phoneWithJack = (pinout: HeadsetPinout, name: string, summary: string): Pa
   price: 250,
   ports: [headsetJack('jack', pinout)],
   circuit: headsetCircuit('jack', pinout),
+  bears: headsetBears('jack', pinout),
   captures: [headsetCapture('jack', pinout)],
   host: {
     word: 'phone',
@@ -69,7 +77,33 @@ export const HOSTS: readonly Part[] = [
       word: 'phone',
       ownMicrophone: ownMicrophone('the phone’s own microphone'),
       selects: 'when-detected',
-      busPorts: [{ port: 'port', wantsAuthentication: true }],
+      // A bare 8-pin port feeds about 100 mA (typical, from memory).
+      busPorts: [{ port: 'port', feeds: 100, data: true, wantsAuthentication: true }],
+    },
+  },
+  {
+    id: 'phone-usb-c',
+    name: 'Phone, USB-C port',
+    family: 'phone',
+    summary: 'no headset jack; takes class-compliant USB sound devices',
+    price: 400,
+    ports: [
+      {
+        id: 'port',
+        name: 'USB-C port',
+        connector: 'usb-c',
+        gender: 'jack',
+        direction: 'both',
+        roles: USB_ROLES,
+      },
+    ],
+    circuit: [],
+    host: {
+      word: 'phone',
+      ownMicrophone: ownMicrophone('the phone’s own microphone'),
+      selects: 'when-detected',
+      // A configured USB 2.0 device may draw 500 mA (USB 2.0, 7.2.1); what phones allow varies.
+      busPorts: [{ port: 'port', feeds: 500, data: true, wantsAuthentication: false }],
     },
   },
   {
@@ -160,6 +194,7 @@ export const DONGLES: readonly Part[] = [
       },
     ],
     circuit: headsetCircuit('jack', 'ctia', 'plug'),
+    bears: headsetBears('jack', 'ctia'),
     captures: [headsetCapture('jack', 'ctia')],
     // Draw: typical.
     bus: {

@@ -1,5 +1,5 @@
 import { leadCapacitance, strand, through, wired } from '../builders';
-import type { Part } from '../types';
+import type { Part, PartPort } from '../types';
 
 export const LEADS: readonly Part[] = [
   {
@@ -100,5 +100,29 @@ export const SPLITTERS: readonly Part[] = [
       ]),
       ...toHeadphones,
     ],
+  },
+  {
+    id: 'splitter-two-mics',
+    name: 'Headset splitter, two microphone sockets',
+    family: 'splitter',
+    summary: 'two TRS microphone sockets on one microphone contact; both are heard as one',
+    price: 14,
+    ports: [
+      headsetPlug,
+      ...(['one', 'two'] as const).map((id): PartPort => ({
+        id,
+        name: `microphone socket ${id}`,
+        connector: 'trs-3.5',
+        gender: 'jack',
+        direction: 'in',
+        roles: { T: 'microphone', S: 'ground' },
+      })),
+    ],
+    circuit: (['one', 'two'] as const).flatMap((id) =>
+      wired('plug', id, [
+        ['S', 'T'],
+        ['R2', 'S'],
+      ]),
+    ),
   },
 ];
