@@ -15,7 +15,8 @@ const USAGE = `symplex demo  [--port N]      build, serve and open with the demo
 symplex start [--port N]      the same, empty
 symplex test                  install what tests need, then run all of them
 symplex check RIG.json [--json]   what a rig will really record, and why
-symplex spice RIG.json        its circuit as a netlist that ngspice runs in batch`;
+symplex spice RIG.json        its circuit as a netlist that ngspice runs in batch
+symplex bench                 how long the engine takes on this machine`;
 
 class Stop extends Error {}
 
@@ -148,9 +149,15 @@ async function main([command, ...args]) {
       return runTests({ root: ROOT, environment: ENVIRONMENT, build });
     }
     case 'check':
-    case 'spice': {
+    case 'spice':
+    case 'bench': {
       install();
-      return spawnSync(process.execPath, [bundleCli(), command, ...args], { stdio: 'inherit' }).status ?? 1;
+      return (
+        spawnSync(process.execPath, [bundleCli(), command, ...args], {
+          stdio: 'inherit',
+          ...(command === 'bench' && { cwd: ROOT }),
+        }).status ?? 1
+      );
     }
     case undefined:
     case 'help':

@@ -1,6 +1,7 @@
 import { readFile, stat } from 'node:fs/promises';
 import { LARGEST_RIG_BYTES, readRig, sayProblem, type Rig } from '../core/rig';
 import { checkReport, spiceReport } from '../core/report';
+import { bench } from './bench';
 import { textReport } from './text-report';
 
 /** Bad input: one line on standard error, exit code 2. */
@@ -39,7 +40,11 @@ async function spice(path: string | undefined, flags: readonly string[]): Promis
   return spiceReport(await loadRig(path));
 }
 
-const COMMANDS: Readonly<Record<string, typeof check>> = { check, spice };
+const COMMANDS: Readonly<Record<string, typeof check>> = {
+  check,
+  spice,
+  bench: async (folder = 'demo/rigs') => bench(folder),
+};
 
 async function main([command, ...args]: readonly string[]): Promise<number> {
   const flags = args.filter((arg) => arg.startsWith('--'));

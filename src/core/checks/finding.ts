@@ -14,6 +14,7 @@ export const FINDING_CODES = [
   'starved',
   'usb-too-deep',
   'two-sound-devices',
+  'app-does-not-take',
   'contacts-swapped',
   'mic-line-shorted',
   'mic-line-loaded',

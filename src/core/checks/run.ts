@@ -1,4 +1,5 @@
 import type { Facts } from '../pipeline/facts';
+import { appDoesNotTake } from './app-does-not-take';
 import { cancelsInMono } from './cancels-in-mono';
 import { capsule } from './capsule';
 import { doesNotFit } from './does-not-fit';
@@ -21,6 +22,7 @@ const CHECKS: readonly ((facts: Facts) => Finding[])[] = [
   noPath,
   usb,
   twoSoundDevices,
+  appDoesNotTake,
   capsule,
   micLine,
   openContact,

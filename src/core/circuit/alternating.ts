@@ -1,5 +1,5 @@
 import { hertz, type Hertz } from '../units';
-import { blocks, type Block, type Floor } from './blocks';
+import { blocks, type Block } from './blocks';
 import type { NetPath } from './netlist';
 import type { Branch, Nets } from './nets';
 import {
@@ -70,14 +70,13 @@ function ownResponses(
 }
 
 interface Stages {
-  readonly home: ReadonlyMap<number, ReadonlyMap<string, Response>>;
-  readonly floor: Floor;
+  readonly responses: ReadonlyMap<string, Response>;
   readonly senses: ReadonlyMap<string, SenseBranch>;
   readonly paths: readonly NetPath[];
 }
 
 function across(stages: Stages, exciter: string, from: number, to: number): Phasor {
-  const response = stages.home.get(from)?.get(exciter);
+  const response = stages.responses.get(exciter);
   return response ? minus(response.net(from), response.net(to)) : ZERO;
 }
 
@@ -117,15 +116,20 @@ export function solveAlternating(
   alive: (source: SoundSource) => boolean,
 ): AlternatingSolution {
   const split = blocks(nets, nets.branches);
-  const home = new Map<number, Map<string, Response>>();
-  for (const block of split.blocks) {
-    const answers = ownResponses(block, 2 * Math.PI * frequency, alive);
-    for (const net of block.nets) home.set(net, answers);
-  }
+  const responses = new Map(
+    split.blocks.flatMap((block) => [...ownResponses(block, 2 * Math.PI * frequency, alive)]),
+  );
+  // A transformer carries a source to a floor where it does not itself stand.
+  const floorsOf = new Map(
+    split.blocks.flatMap((block) => {
+      const floors = new Set(block.nets.map((net) => split.floor.get(net)));
+      return block.branches.filter(isExciter).map((exciter) => [exciter.id, floors] as const);
+    }),
+  );
   const senses = new Map(
     nets.branches.flatMap((branch) => (branch.kind === 'sense' ? [[branch.id, branch] as const] : [])),
   );
-  const stages: Stages = { home, floor: split.floor, senses, paths };
+  const stages: Stages = { responses, senses, paths };
   const excited = new Map<string, Map<string, Phasor>>();
   const reached = (source: string) => {
     const known = excited.get(source) ?? excitation(stages, source);
@@ -138,8 +142,9 @@ export function solveAlternating(
       if (from === undefined || to === undefined || split.floor.get(from) !== split.floor.get(to)) {
         return undefined;
       }
-      const answers = home.get(from);
-      const here = [...reached(source)].filter(([exciter]) => answers?.has(exciter));
+      const here = [...reached(source)].filter(
+        ([exciter]) => responses.has(exciter) && floorsOf.get(exciter)?.has(split.floor.get(from)),
+      );
       if (here.length === 0) return undefined;
       return here.reduce<Phasor>((sum, [exciter, volts]) => {
         const gain = across(stages, exciter, from, to);

@@ -33,6 +33,7 @@ export function solveDirect(nets: Nets): DirectSolution {
     const [answer] = system.solve([{ rows: supplies.map((s) => [s, { re: s.volts, im: 0 }]) }]);
     for (const net of block.nets) voltage.set(net, answer?.net(net).re ?? 0);
   }
+  for (const reference of split.references) voltage.set(reference, 0);
   const touched = new Set(nets.branches.flatMap((b) => [b.from, b.to, b.winding?.from, b.winding?.to]));
   return {
     floating: nets.names.filter((_, net) => !touched.has(net)),

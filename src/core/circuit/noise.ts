@@ -1,15 +1,17 @@
 import { dbV, type DbV } from '../units';
-import { blocks, type Block } from './blocks';
+import { blocks, endsOf, type Block } from './blocks';
 import type { NetPath } from './netlist';
 import type { Branch, Nets } from './nets';
 import { reduce, type Reduced } from './reduce';
 import {
   ZERO,
   buildSystem,
+  isReactive,
   magnitude,
   minus,
   plus,
   times,
+  type Excitation,
   type Phasor,
   type Response,
   type System,
@@ -45,11 +47,13 @@ function plan(nets: Nets, paths: readonly NetPath[], ports: readonly Port[]): Pl
     ...ports.flat().filter((net) => net !== undefined),
     ...[...senses.values()].flatMap((sense) => [sense.from, sense.to]),
   ]);
+  const split = blocks(nets, nets.branches);
   const blockOf = new Map<number, Reduced>();
-  for (const block of blocks(nets, nets.branches).blocks) {
+  for (const block of split.blocks) {
     const inside = new Set(block.nets.filter((net) => keep.has(net)));
     if (inside.size === 0) continue;
-    const reduced = reduce(block, inside);
+    const here = new Set(block.branches.flatMap((branch) => endsOf(branch).flat()));
+    const reduced = reduce(block, inside, new Set([...split.references].filter((net) => here.has(net))));
     for (const net of block.nets) blockOf.set(net, reduced);
   }
   const pathsTo = new Map<string, NetPath[]>();
@@ -65,6 +69,21 @@ interface Adjoint {
 
 const MOST_STAGES = 24;
 
+/** A current into one net and out of another, block by block. */
+function injections(laid: Plan, from: number, to: number, weight: Phasor): Map<Block, Excitation> {
+  const found = new Map<Block, [number, Phasor][]>();
+  for (const [net, current] of [
+    [from, weight],
+    [to, times(weight, -1)],
+  ] as const) {
+    const reduced = laid.blockOf.get(net);
+    const stands = reduced?.stands(net);
+    if (!reduced || stands === undefined) continue;
+    found.set(reduced.block, [...(found.get(reduced.block) ?? []), [stands, current]]);
+  }
+  return new Map([...found].map(([block, nets]) => [block, { nets }]));
+}
+
 /**
  * The adjoint network (Director and Rohrer 1969): a unit current into the output answers with the transfer from every
  * branch to it. Networks without controlled sources are reciprocal, so the block's own matrix serves; stages are
@@ -77,25 +96,15 @@ function adjoint(laid: Plan, system: (block: Block) => System, from: number, to:
   for (let pass = 0; pass < MOST_STAGES && wave.length > 0; pass += 1) {
     const next = new Map<string, Phasor>();
     for (const { from: p, to: m, weight } of wave) {
-      const reduced = laid.blockOf.get(p);
-      const block = reduced?.block;
-      const [answer] =
-        reduced && block
-          ? system(block).solve([
-              {
-                nets: [
-                  [reduced.stands(p), weight],
-                  [reduced.stands(m), times(weight, -1)],
-                ],
-              },
-            ])
-          : [];
-      if (!block || !answer) continue;
-      answers.set(block, [...(answers.get(block) ?? []), answer]);
-      for (const drive of block.branches) {
-        if (drive.kind !== 'drive') continue;
-        for (const path of laid.pathsTo.get(drive.id) ?? []) {
-          next.set(path.from, plus(next.get(path.from) ?? ZERO, times(answer.row(drive), path.gain)));
+      for (const [block, excitation] of injections(laid, p, m, weight)) {
+        const [answer] = system(block).solve([excitation]);
+        if (!answer) continue;
+        answers.set(block, [...(answers.get(block) ?? []), answer]);
+        for (const drive of block.branches) {
+          if (drive.kind !== 'drive') continue;
+          for (const path of laid.pathsTo.get(drive.id) ?? []) {
+            next.set(path.from, plus(next.get(path.from) ?? ZERO, times(answer.row(drive), path.gain)));
+          }
         }
       }
     }
@@ -135,17 +144,16 @@ function blockDensity(block: Block, answers: readonly Response[]): number {
  */
 export function noiseSolver(nets: Nets, paths: readonly NetPath[], ports: readonly Port[]) {
   const laid = plan(nets, paths, ports);
-  const systems = THIRD_OCTAVES.map(() => new Map<Block, System>());
+  const systems = new Map<Block, System[]>();
   return (from: number | undefined, to: number | undefined): DbV => {
-    if (from === undefined || to === undefined || laid.blockOf.get(from) !== laid.blockOf.get(to)) {
-      return dbV(-Infinity);
-    }
+    if (from === undefined || to === undefined) return dbV(-Infinity);
     const total = THIRD_OCTAVES.reduce((sum, band, index) => {
-      const known = systems[index];
       const system = (block: Block): System => {
-        const built = known?.get(block) ?? buildSystem(block, 2 * Math.PI * band.centre);
-        known?.set(block, built);
-        return built;
+        const known = systems.get(block) ?? [];
+        systems.set(block, known);
+        // A block without coils and capacitors is the same at every frequency.
+        const slot = isReactive(block) ? index : 0;
+        return (known[slot] ??= buildSystem(block, 2 * Math.PI * band.centre));
       };
       const { answers, weights } = adjoint(laid, system, from, to);
       const thermal = [...answers].reduce((s, [block, list]) => s + blockDensity(block, list), 0);

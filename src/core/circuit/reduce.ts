@@ -1,4 +1,4 @@
-import type { Block } from './blocks';
+import { endsOf, type Block } from './blocks';
 import type { Branch } from './nets';
 import { UnionFind } from './union-find';
 
@@ -14,17 +14,13 @@ function rename(branch: Branch, to: (net: number) => number): Branch {
     : moved;
 }
 
-const endsOf = (branch: Branch): number[] =>
-  branch.winding
-    ? [branch.from, branch.to, branch.winding.from, branch.winding.to]
-    : [branch.from, branch.to];
-
 /** Leaves out, again and again, what hangs on the rest by one end only: no current flows there. */
 function prune(branches: readonly Branch[], keep: ReadonlySet<number>): Branch[] {
   let left = [...branches];
   for (;;) {
     const degree = new Map<number, number>();
-    for (const branch of left) for (const net of endsOf(branch)) degree.set(net, (degree.get(net) ?? 0) + 1);
+    for (const branch of left)
+      for (const net of endsOf(branch).flat()) degree.set(net, (degree.get(net) ?? 0) + 1);
     const hangs = (net: number) => degree.get(net) === 1 && !keep.has(net);
     const next = left.filter((b) => b.winding !== undefined || !(hangs(b.from) || hangs(b.to)));
     if (next.length === left.length) return left;
@@ -35,23 +31,24 @@ function prune(branches: readonly Branch[], keep: ReadonlySet<number>): Branch[]
 /** A smaller block with the same answers between the nets of `keep`, its sources at rest. */
 export interface Reduced {
   readonly block: Block;
-  /** The net that stands for a net of the whole block. */
-  readonly stands: (net: number) => number;
+  /** The net that stands for a net of the whole block; undefined for one that is at zero now. */
+  readonly stands: (net: number) => number | undefined;
 }
 
-export function reduce(block: Block, keep: ReadonlySet<number>): Reduced {
+export function reduce(block: Block, keep: ReadonlySet<number>, references: ReadonlySet<number>): Reduced {
   const sets = new UnionFind();
   for (const branch of block.branches) if (isWire(branch)) sets.union(key(branch.from), key(branch.to));
-  const stands = (net: number) => Number(sets.find(key(net)));
-  const references = new Set([...block.references].map(stands));
-  const kept = new Set([...[...keep].map(stands), ...references]);
+  const root = (net: number) => Number(sets.find(key(net)));
+  const atZero = new Set([...references].map(root));
+  const kept = new Set([...[...keep].map(root), ...atZero]);
   const merged = block.branches
     .filter((branch) => !isWire(branch))
-    .map((branch) => rename(branch, stands))
+    .map((branch) => rename(branch, root))
     .filter((branch) => branch.winding !== undefined || branch.from !== branch.to);
   const branches = prune(merged, kept);
-  const nets = [...new Set([...branches.flatMap(endsOf), ...kept])].filter((net) =>
-    block.nets.some((n) => stands(n) === net),
-  );
-  return { block: { nets, references, branches }, stands };
+  const nets = new Set([...branches.flatMap((b) => endsOf(b).flat()), ...[...keep].map(root)]);
+  return {
+    block: { nets: [...nets].filter((net) => !atZero.has(net)), branches },
+    stands: (net) => (atZero.has(root(net)) ? undefined : root(net)),
+  };
 }

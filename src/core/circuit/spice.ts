@@ -113,14 +113,13 @@ function writeBranch(w: Writer, branch: Branch, id: number): void {
 
 /** One ground for each conducting part, as the engine has it; parts that only capacitors join get a leak instead. */
 function netNames(nets: Nets): { name: (net: number) => string; leaks: string[] } {
-  const grounded = new Set(blocks(nets, nets.branches).blocks.flatMap((block) => [...block.references]));
+  const grounded = blocks(nets, nets.branches).references;
   const name = (net: number) => (grounded.has(net) ? '0' : `n${net}`);
   const direct = blocks(
     nets,
     nets.branches.filter((branch) => branch.kind !== 'capacitor'),
   );
-  const leaks = direct.blocks
-    .flatMap((block) => [...block.references])
+  const leaks = [...direct.references]
     .filter((net) => !grounded.has(net))
     .map((net) => `Rleak${net} ${name(net)} 0 ${LEAK_OHMS} noisy=0`);
   return { name, leaks };

@@ -68,7 +68,7 @@ export interface Excitation {
   readonly rows?: readonly (readonly [branch: Branch, volts: Phasor])[];
 }
 
-/** Answer to one excitation. */
+/** Answer to one excitation; nets of other blocks, and references, stay at zero. */
 export interface Response {
   readonly net: (net: number) => Phasor;
   /** The unknown of a branch that has a row: by reciprocity also the answer of the excited port to its voltage. */
@@ -89,12 +89,11 @@ interface Layout {
 }
 
 function layOut(block: Block): Layout {
-  const free = block.nets.filter((net) => !block.references.has(net));
   const rows = block.branches.filter(hasRow);
   return {
-    netRow: new Map(free.map((net, index) => [net, index])),
-    branchRow: new Map(rows.map((branch, index) => [branch, free.length + index])),
-    size: free.length + rows.length,
+    netRow: new Map(block.nets.map((net, index) => [net, index])),
+    branchRow: new Map(rows.map((branch, index) => [branch, block.nets.length + index])),
+    size: block.nets.length + rows.length,
   };
 }
 
@@ -158,32 +157,58 @@ function isSingular(decomposition: LuDecomposition): boolean {
   return !(Math.min(...pivots) > SMALLEST_PIVOT * Math.max(...pivots));
 }
 
+/** Whether a block answers differently at different frequencies. */
+export const isReactive = (block: Block): boolean =>
+  block.branches.some((branch) => branch.kind === 'capacitor' || branch.kind === 'inductor');
+
+interface Entry {
+  readonly row: number;
+  readonly value: Phasor;
+}
+
+function entriesOf(layout: Layout, excitation: Excitation): Entry[] {
+  const entries: Entry[] = [];
+  const put = (row: number | undefined, value: Phasor) => row !== undefined && entries.push({ row, value });
+  for (const [net, current] of excitation.nets ?? []) put(layout.netRow.get(net), current);
+  for (const [branch, volts] of excitation.rows ?? []) put(layout.branchRow.get(branch), volts);
+  return entries;
+}
+
+/** Right-hand sides below one another for a complex matrix, side by side for a real one. */
+function rightSides(size: number, complex: boolean, columns: readonly (readonly Entry[])[]): Matrix {
+  const right = complex ? Matrix.zeros(2 * size, columns.length) : Matrix.zeros(size, 2 * columns.length);
+  const add = (row: number, column: number, value: number) =>
+    right.set(row, column, right.get(row, column) + value);
+  for (const [column, entries] of columns.entries()) {
+    for (const { row, value } of entries) {
+      add(row, complex ? column : 2 * column, value.re);
+      if (complex) add(row + size, column, value.im);
+      else add(row, 2 * column + 1, value.im);
+    }
+  }
+  return right;
+}
+
 /** Modified nodal analysis of a block at angular frequency `omega` in rad/s; 0 is direct current. */
 export function buildSystem(block: Block, omega: number): System {
   const layout = layOut(block);
   const { size } = layout;
-  const complex = omega !== 0;
+  const complex = omega !== 0 && isReactive(block);
   const stamper = new Stamper(size, complex);
   for (const branch of block.branches) stamp(stamper, layout, branch, omega);
   const decomposition = size > 0 ? new LuDecomposition(stamper.matrix) : undefined;
   const solve = (excitations: readonly Excitation[]): Response[] => {
-    if (!decomposition || decomposition.isSingular())
+    if (!decomposition || decomposition.isSingular()) {
       return excitations.map(() => ({ net: () => ZERO, row: () => ZERO }));
-    const right = Matrix.zeros(stamper.matrix.rows, excitations.length);
-    const put = (row: number | undefined, column: number, { re, im }: Phasor) => {
-      if (row === undefined) return;
-      right.set(row, column, right.get(row, column) + re);
-      if (complex) right.set(row + size, column, right.get(row + size, column) + im);
-    };
-    for (const [column, excitation] of excitations.entries()) {
-      for (const [net, current] of excitation.nets ?? []) put(layout.netRow.get(net), column, current);
-      for (const [branch, volts] of excitation.rows ?? []) put(layout.branchRow.get(branch), column, volts);
     }
-    const solution = decomposition.solve(right);
-    const read = (row: number | undefined, column: number): Phasor =>
-      row === undefined
-        ? ZERO
-        : { re: solution.get(row, column), im: complex ? solution.get(row + size, column) : 0 };
+    const columns = excitations.map((excitation) => entriesOf(layout, excitation));
+    const solution = decomposition.solve(rightSides(size, complex, columns));
+    const read = (row: number | undefined, column: number): Phasor => {
+      if (row === undefined) return ZERO;
+      return complex
+        ? { re: solution.get(row, column), im: solution.get(row + size, column) }
+        : { re: solution.get(row, 2 * column), im: solution.get(row, 2 * column + 1) };
+    };
     return excitations.map((_, column) => ({
       net: (net) => read(layout.netRow.get(net), column),
       row: (branch) => read(layout.branchRow.get(branch), column),

@@ -1,5 +1,6 @@
 import type { Finding } from '../checks';
-import { CATALOGUE, type Part, type PartSetting } from '../parts';
+import { appOf } from '../flow';
+import { APPS, CATALOGUE, DEFAULT_APP, type Part, type PartSetting } from '../parts';
 import { mate } from '../plugs';
 import { ladder } from '../pipeline';
 import {
@@ -57,6 +58,16 @@ function settings(laid: LaidPart): RigEdit[] {
   );
 }
 
+/** Every other app class on a host that runs apps. */
+function apps(laid: LaidPart): RigEdit[] {
+  if (!appOf(laid)) return [];
+  return APPS.filter((app) => app.id !== (laid.placed.app ?? DEFAULT_APP)).map((app) => ({
+    kind: 'app',
+    part: laid.placed.id,
+    app: app.id,
+  }));
+}
+
 /** Every free socket of the same part into which the far end of one of its joints also goes. */
 export function moves(rig: Rig, laid: LaidPart): RigEdit[] {
   return jointsOf(rig, laid.placed.id).flatMap((joint) => {
@@ -95,6 +106,7 @@ export function candidateEdits(rig: Rig, finding: Finding): RigEdit[] {
   if (level && switches.length > 0) return switches;
   return [
     ...switches,
+    ...(finding.code === 'app-does-not-take' ? chain.flatMap(apps) : []),
     ...chain.flatMap(turns),
     ...chain.flatMap((laid) => moves(rig, laid)),
     ...chain.flatMap((laid) => swaps(rig, laid)),

@@ -1,6 +1,7 @@
 import type { LaidPart, Rig } from '../rig';
-import { dbFs, decibels, type DbFs, type Decibels } from '../units';
-import { DEFAULT_APP, findApp, type App } from '../parts';
+import { dbFs, decibels, gainToDb, powerSumDb, type DbFs, type Decibels } from '../units';
+import { magnitude, plus } from '../circuit';
+import { DEFAULT_APP, findApp, type App, type Evidence, type Way } from '../parts';
 import type { HostInput, InputChannel } from './inputs';
 import { SPEECH_CREST, voiceAt } from './voice';
 
@@ -28,15 +29,55 @@ export interface Arrival {
   readonly peak: DbFs;
   readonly noise: DbFs;
   readonly headroom: Decibels;
+  /** On what the app's policy, and so this verdict, rests. */
+  readonly evidence: Evidence;
 }
 
-/** The input that the host takes, or undefined when it stays with its own microphone. */
+/** By which way an input comes to an app: a headset input is sensed, a sound device is not. */
+const wayOf = (input: HostInput): Way =>
+  input.sensed || input.registersAs === 'headset' ? 'headset' : 'usb';
+
+/** The input that the host offers its apps, or undefined when there is only its own microphone. */
 export function selectInput(host: LaidPart, inputs: readonly HostInput[]): HostInput | undefined {
   const usable = inputs.filter((input) => input.accepted && input.plugged);
   return host.part.host?.selects === 'when-plugged'
     ? usable[0]
     : usable.find((input) => (input.sensed ? input.sensed.reading === 'microphone' : true));
 }
+
+/** The app class that records on a host; a camera records by itself: undefined. */
+export const appOf = (host: LaidPart): App | undefined =>
+  host.part.family === 'camera' ? undefined : findApp(host.placed.app ?? DEFAULT_APP);
+
+/** Whether the app of a host takes what comes this way. */
+export const appTakes = (host: LaidPart, input: HostInput): boolean =>
+  appOf(host)?.takes.includes(wayOf(input)) ?? true;
+
+/** What an app that sums its sides hears: each side at half, with its phase. */
+function monoSum(input: HostInput): InputChannel {
+  const [left, right] = input.channels;
+  if (!left || !right) return left ?? { side: 'mono', signals: [], noise: dbFs(-Infinity) };
+  const signals = left.signals.map((signal) => {
+    const other = right.signals.find((s) => s.source.id === signal.source.id);
+    const sum = plus(signal.gain, other?.gain ?? { re: 0, im: 0 });
+    const change = gainToDb(magnitude(sum) / 2 / magnitude(signal.gain));
+    return { ...signal, peak: dbFs(signal.peak + change), gain: sum };
+  });
+  const onlyRight = right.signals
+    .filter((s) => !left.signals.some((l) => l.source.id === s.source.id))
+    .map((s) => ({ ...s, peak: dbFs(s.peak + HALF) }));
+  const noise = dbFs(powerSumDb([left.noise + HALF, right.noise + HALF]));
+  return { side: 'mono', signals: [...signals, ...onlyRight], noise };
+}
+
+/** Half the voltage, in dB. */
+const HALF = gainToDb(0.5);
+
+/** An input as the app of this host hears it. */
+const heardBy = (host: LaidPart, input: HostInput): HostInput =>
+  appOf(host)?.channels === 'mono' && input.channels.length > 1
+    ? { ...input, channels: [monoSum(input)] }
+    : input;
 
 const peakOf = (channel: InputChannel, source: string): DbFs =>
   dbFs(Math.max(-Infinity, ...channel.signals.filter((s) => s.source.placed === source).map((s) => s.peak)));
@@ -75,12 +116,13 @@ function fromInput(input: HostInput, source: string) {
   };
 }
 
-function fromOwnMicrophone(rig: Rig, host: LaidPart, app: App) {
+function fromOwnMicrophone(rig: Rig, host: LaidPart) {
   const own = host.part.host?.ownMicrophone;
   const level = voiceAt(rig, host.placed.id, true);
   const peak = own ? own.calibrationDbfs + (level - own.calibration) + SPEECH_CREST : -Infinity;
+  const silently = appOf(host)?.fallsBack ?? true;
   return {
-    state: app.fallsBack ? ('wrong-mic' as const) : ('not-listed' as const),
+    state: silently ? ('wrong-mic' as const) : ('not-listed' as const),
     records: 'own-microphone',
     channels: 'mono' as const,
     peak: dbFs(peak),
@@ -88,21 +130,19 @@ function fromOwnMicrophone(rig: Rig, host: LaidPart, app: App) {
   };
 }
 
-const appOf = (host: LaidPart): App => {
-  const fallback = findApp(DEFAULT_APP);
-  const app = findApp(host.placed.app ?? DEFAULT_APP) ?? fallback;
-  if (!app) throw new Error(`app class "${DEFAULT_APP}" is missing from the list of apps`);
-  return app;
-};
+/** A camera's own recording: nothing lies between its input and its file. */
+const RECORDS_ITSELF: Evidence = { kind: 'common practice', date: '2026-11-23' };
 
 /** What becomes of `source` at a host with these inputs. */
 export function arrivalOf(rig: Rig, host: LaidPart, inputs: readonly HostInput[], source: string): Arrival {
   const app = appOf(host);
-  const input = selectInput(host, inputs);
-  const got = input ? fromInput(input, source) : fromOwnMicrophone(rig, host, app);
+  const offered = selectInput(host, inputs);
+  const input = offered && appTakes(host, offered) ? heardBy(host, offered) : undefined;
+  const got = input ? fromInput(input, source) : fromOwnMicrophone(rig, host);
   return {
     recorder: host.placed.id,
-    app: host.part.family === 'camera' ? 'camera' : app.id,
+    app: app?.id ?? 'camera',
+    evidence: app?.evidence ?? RECORDS_ITSELF,
     source,
     ...got,
     headroom: decibels(-got.peak),

@@ -7,7 +7,7 @@ import {
   type Phasor,
 } from '../circuit';
 import type { AttachedDevice } from '../bus';
-import type { Capture, CaptureChannel } from '../parts';
+import type { BusDevice, Capture, CaptureChannel } from '../parts';
 import { jointAt, type LaidPart, type Rig } from '../rig';
 import {
   dbFs,
@@ -55,6 +55,8 @@ export interface HostInput {
   readonly capture: Capture;
   readonly plugged: boolean;
   readonly accepted: boolean;
+  /** How the accessory registers; absent for a host's own socket. */
+  readonly registersAs?: BusDevice['registersAs'];
   readonly sensed?: Sensed;
   readonly channels: readonly InputChannel[];
 }
@@ -142,7 +144,10 @@ export function hostInputs(
     .flatMap(({ placed, device, accepted }) =>
       (laid.get(placed)?.part.captures ?? [])
         .filter((capture) => device.captures.includes(capture.id))
-        .map((capture) => hostInput(context, host.placed.id, placed, capture, accepted)),
+        .map((capture) => ({
+          ...hostInput(context, host.placed.id, placed, capture, accepted),
+          registersAs: device.registersAs,
+        })),
     );
   return [...own, ...attached];
 }

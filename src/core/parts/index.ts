@@ -27,5 +27,5 @@ export type {
   SwitchSetting,
 } from './types';
 export { CATALOGUE, findPart } from './catalogue';
-export type { App, AppId } from './apps';
+export type { App, AppId, Evidence, Way } from './apps';
 export { APPS, DEFAULT_APP, findApp } from './apps';

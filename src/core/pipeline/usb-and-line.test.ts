@@ -79,6 +79,31 @@ describe('interface on a USB-C phone', () => {
   });
 });
 
+describe('apps', () => {
+  it('a voice room leaves a USB interface alone, a recorder takes it; the app is the fix', () => {
+    const inVoiceRoom = layRig({ ...intoUsbPhone(), apps: { phone: 'voice-room' } });
+    const found = analyse(inVoiceRoom);
+    expect(found.findings.map((f) => f.code)).toEqual(['app-does-not-take']);
+    expect(found.arrives[0]).toMatchObject({ state: 'wrong-mic', evidence: { kind: 'common practice' } });
+    const [fix] = fixesFor(inVoiceRoom, found.findings[0]!, {});
+    expect(fix).toMatchObject({ edit: { kind: 'app' }, outcome: { verdict: 'clean' } });
+    expect(judge({ ...intoUsbPhone(), apps: { phone: 'recorder-app' } })).toMatchObject({ verdict: 'clean' });
+  });
+  it('a browser studio does not list a USB interface', () => {
+    expect(judge({ ...intoUsbPhone(), apps: { phone: 'browser-studio' } }).state).toBe('not-listed');
+  });
+  it('an app that sums its sides hears the same voice on both sides unchanged', () => {
+    const inApp = (app: string): RigSketch => ({
+      parts: { receiver: 'receiver-usb', phone: 'phone-usb-c' },
+      joints: ['receiver.usb phone.port'],
+      apps: { phone: app },
+    });
+    const [stereo, mono] = [judge(inApp('recorder-app')), judge(inApp('video-call'))];
+    expect([stereo.arrives[0]?.channels, mono.arrives[0]?.channels]).toEqual(['both', 'mono']);
+    expect(mono.arrives[0]?.peak).toBeCloseTo(stereo.arrives[0]?.peak ?? NaN, 6);
+  });
+});
+
 describe('8-pin ports', () => {
   const viaAdapter = (charger: string, phantom: string): RigSketch => ({
     parts: {

@@ -19,6 +19,8 @@ export interface ArrivalReport {
   readonly peakDbfs: number | null;
   readonly noiseDbfs: number | null;
   readonly clipsAt: { readonly stage: string; readonly headroomDb: number } | null;
+  /** On what the app's policy rests, and since when. */
+  readonly evidence: Arrival['evidence'];
   readonly says: string;
 }
 
@@ -68,6 +70,7 @@ function arrivalReport(rig: Rig, arrival: Arrival): ArrivalReport {
     peakDbfs: finite(arrival.peak),
     noiseDbfs: finite(arrival.noise),
     clipsAt: sounding ? { stage: records, headroomDb: arrival.headroom } : null,
+    evidence: arrival.evidence,
     says: sayArrival(rig, arrival),
   };
 }

@@ -66,6 +66,13 @@ export const FINDING_LIST: Record<FindingCode, FindingEntry> = {
     means: 'Phones and tablets take one USB sound device at a time; the second is ignored.',
     limit: 'One (common practice).',
   },
+  'app-does-not-take': {
+    title: 'The app does not take it',
+    severity: ['blocks'],
+    means:
+      'The host offers the input, but this class of app takes only headsets (voice rooms, browser studios).',
+    limit: 'The policy of the app class, with its evidence and date.',
+  },
   'contacts-swapped': {
     title: 'Microphone and ground exchanged',
     severity: ['blocks'],

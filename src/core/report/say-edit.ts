@@ -1,4 +1,4 @@
-import { findPart, type PartSetting } from '../parts';
+import { findApp, findPart, type PartSetting } from '../parts';
 import { partOf, portOf, type Rig, type RigEdit, type SettingValue } from '../rig';
 import { formatDb } from '../units';
 import { capital, nameOf } from './words';
@@ -45,7 +45,7 @@ export function sayEdit(rig: Rig, edit: RigEdit): string {
     case 'length':
       return `Make ${inSentence(nameOf(rig, edit.part))} ${edit.metres} m long`;
     case 'app':
-      return `Change the app on ${inSentence(nameOf(rig, edit.part))}`;
+      return `Use another app on ${inSentence(nameOf(rig, edit.part))}: ${findApp(edit.app)?.name ?? edit.app}`;
     case 'move': {
       const to = portOf(rig, edit.to)?.name ?? edit.to.port;
       return `Move the plug to the ${to} of ${inSentence(nameOf(rig, edit.to.part))}`;

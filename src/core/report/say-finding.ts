@@ -196,6 +196,10 @@ const sayStage = (rig: Rig, f: Finding): Sentence => [
   '.',
 ];
 
+const sayApp = (rig: Rig, f: Finding): Sentence => [
+  `${capital(noun(rig, f.recorder))} offers ${nameOf(rig, f.other)} to its apps, and this class of app takes only a headset.`,
+];
+
 const REASONS: Record<FindingCode, (rig: Rig, finding: Finding) => Sentence> = {
   'nothing-intended': () => ['Choose which part is the source and which one records.'],
   'voltage-harms': sayHarm,
@@ -205,6 +209,7 @@ const REASONS: Record<FindingCode, (rig: Rig, finding: Finding) => Sentence> = {
   starved: sayStarved,
   'usb-too-deep': sayCount,
   'two-sound-devices': sayCount,
+  'app-does-not-take': sayApp,
   'cancels-in-mono': sayCancels,
   'stage-clips': sayStage,
   'no-path': sayNoPath,

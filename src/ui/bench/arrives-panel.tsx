@@ -78,6 +78,9 @@ export function ArrivesPanel({ rig, analysis, fixes, edit }: ArrivesPanelProps) 
             <p className={`mt-1 ${open ? '' : 'max-lg:hidden'}`}>
               <SentenceView sentence={sayLevel(arrival)} />
             </p>
+            <p className={`text-soft mt-1 text-sm ${open ? '' : 'max-lg:hidden'}`}>
+              What the app does: {arrival.evidence.kind}, {arrival.evidence.date}.
+            </p>
           </div>
         ))}
         {analysis.arrives.length === 0 && (

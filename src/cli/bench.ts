@@ -1,0 +1,100 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { cpus } from 'node:os';
+import { join } from 'node:path';
+import { fixesFor } from '../core/fixes';
+import { analyse } from '../core/pipeline';
+import { checkRig, type Rig } from '../core/rig';
+
+const RUNS = 100;
+const WARM_UP = 20;
+
+interface Row {
+  readonly what: string;
+  readonly parts: number;
+  readonly median: number;
+  readonly p95: number;
+}
+
+function time(work: () => unknown, runs: number): { median: number; p95: number } {
+  for (let i = 0; i < Math.min(WARM_UP, runs); i += 1) work();
+  const taken = Array.from({ length: runs }, () => {
+    const start = performance.now();
+    work();
+    return performance.now() - start;
+  }).sort((a, b) => a - b);
+  const at = (share: number) => taken[Math.min(runs - 1, Math.floor(share * runs))] ?? NaN;
+  return { median: at(0.5), p95: at(0.95) };
+}
+
+/** A microphone, a mixer and the leads to a phone and to a camera: the most circuit that one chain brings. */
+function group(index: number): Pick<Rig, 'parts' | 'joints'> & { source: string; recorder: string } {
+  const id = (name: string) => `${name}-${index}`;
+  const ref = (name: string, port: string) => ({ part: id(name), port });
+  return {
+    source: id('mic'),
+    recorder: id('phone'),
+    parts: [
+      { id: id('mic'), part: 'dynamic-xlr' },
+      { id: id('xlr'), part: 'lead-xlr' },
+      { id: id('mixer'), part: 'mixer-one-mic' },
+      { id: id('pad'), part: 'lead-line-headset-pad' },
+      { id: id('phone'), part: 'phone-ctia' },
+      { id: id('line'), part: 'lead-line-mono-both' },
+      { id: id('camera'), part: 'camera-trs' },
+    ],
+    joints: [
+      { id: id('a'), plug: ref('mic', 'out'), jack: ref('xlr', 'holes') },
+      { id: id('b'), plug: ref('xlr', 'pins'), jack: ref('mixer', 'mic') },
+      { id: id('c'), plug: ref('pad', 'big'), jack: ref('mixer', 'left') },
+      { id: id('d'), plug: ref('pad', 'trrs'), jack: ref('phone', 'jack') },
+      { id: id('e'), plug: ref('line', 'big'), jack: ref('mixer', 'right') },
+      { id: id('f'), plug: ref('line', 'small'), jack: ref('camera', 'mic') },
+    ],
+  };
+}
+
+function grown(groups: number): Rig {
+  const all = Array.from({ length: groups }, (_, index) => group(index));
+  return {
+    format: 'symplex-rig',
+    version: 1,
+    id: 'bench',
+    name: 'Bench',
+    parts: all.flatMap((g) => g.parts),
+    joints: all.flatMap((g) => g.joints),
+    surroundings: { voice: 'normal' },
+    purpose: { sources: all.map((g) => g.source), recorders: all.map((g) => g.recorder) },
+  };
+}
+
+function demoRigs(folder: string): Rig[] {
+  return readdirSync(folder).flatMap((file) => {
+    const result = checkRig(JSON.parse(readFileSync(join(folder, file), 'utf8')));
+    return result.ok ? [result.rig] : [];
+  });
+}
+
+function rows(folder: string): Row[] {
+  const analyses = [
+    ...demoRigs(folder).map((rig) => [`analysis, ${rig.name}`, rig] as const),
+    ...[1, 2, 4, 8].map((n) => [`analysis, ${n} × microphone, mixer, phone, camera`, grown(n)] as const),
+  ].map(([what, rig]): Row => ({ what, parts: rig.parts.length, ...time(() => analyse(rig), RUNS) }));
+  const fixes = demoRigs(folder).flatMap((rig): Row[] => {
+    const [finding] = analyse(rig).findings;
+    const what = `fixes of the first finding, ${rig.name}`;
+    return finding ? [{ what, parts: rig.parts.length, ...time(() => fixesFor(rig, finding, {}), 20) }] : [];
+  });
+  return [...analyses, ...fixes];
+}
+
+/** The benchmarks' table, in Markdown, with the machine that ran them. */
+export function bench(folder: string): string {
+  const machine = `${cpus()[0]?.model ?? 'unknown processor'}, ${cpus().length} cores, Node ${process.version}`;
+  return [
+    `Measured on: ${machine}. Milliseconds, ${RUNS} runs (fixes: 20).`,
+    '',
+    '| what | parts | median | p95 |',
+    '| --- | ---: | ---: | ---: |',
+    ...rows(folder).map((r) => `| ${r.what} | ${r.parts} | ${r.median.toFixed(1)} | ${r.p95.toFixed(1)} |`),
+  ].join('\n');
+}
