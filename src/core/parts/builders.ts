@@ -70,8 +70,8 @@ export const XLR_ROLES = { '1': 'ground', '2': 'hot', '3': 'cold' } as const;
 export const USB_ROLES = { V: 'supply', G: 'ground', D: 'data' } as const;
 export const STEREO_ROLES = { T: 'left', R: 'right', S: 'ground' } as const;
 
-/** A microphone preamplifier's XLR socket: bridging input and switched phantom power. */
-export function microphoneInput(port: string, phantom: string, id: string): CircuitElement[] {
+/** A microphone preamplifier's XLR socket: bridging input, and switched phantom power that dies with `fedBy`. */
+export function microphoneInput(port: string, phantom: string, id: string, fedBy?: string): CircuitElement[] {
   return [
     // P48: 48 V through 6.81 kΩ a leg (IEC 61938).
     {
@@ -79,6 +79,7 @@ export function microphoneInput(port: string, phantom: string, id: string): Circ
       a: `${port}-p48`,
       b: `${port}.1`,
       volts: { setting: phantom, values: { on: 48, off: 0 } },
+      ...(fedBy !== undefined && { fedBy }),
     },
     { kind: 'resistor', a: `${port}-p48`, b: `${port}.2`, ohms: 6810 },
     { kind: 'resistor', a: `${port}-p48`, b: `${port}.3`, ohms: 6810 },

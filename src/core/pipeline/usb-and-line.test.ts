@@ -1,7 +1,8 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { judge } from '../testing/judge';
 import { layRig, type RigSketch } from '../testing/lay-rig';
-import { applyEdit } from '../rig';
+import { applyEdit, readRig } from '../rig';
 import { fixesFor } from '../fixes';
 import { analyse } from '.';
 
@@ -310,6 +311,25 @@ describe('other leads', () => {
     const [single, shared] = [judge(alone), judge(both)];
     expect(shared).toMatchObject({ verdict: 'clean', state: 'recorded' });
     expect((single.arrives[0]?.peak ?? NaN) - (shared.arrives[0]?.peak ?? NaN)).toBeGreaterThan(4);
+  });
+});
+
+describe('Sail-loft talk', () => {
+  it('opens starved of power, and the hub’s own supply cures it', () => {
+    const result = readRig(readFileSync('demo/rigs/sail-loft-talk.json', 'utf8'));
+    if (!result.ok) throw new Error('Sail-loft talk is no rig');
+    const found = analyse(result.rig);
+    expect(found.verdict).toBe('silent');
+    expect(found.findings.map((f) => f.code)).toContain('starved');
+    const [fix] = fixesFor(
+      result.rig,
+      found.findings.find((f) => f.code === 'starved')!,
+      {},
+    );
+    expect(fix).toMatchObject({
+      edit: { kind: 'set', part: 'hub', setting: 'supply', option: 'on' },
+      outcome: { verdict: 'clean' },
+    });
   });
 });
 

@@ -17,7 +17,7 @@ export const withArticle = (words: string): string => `${/^[aeiou8]/i.test(words
 
 const SOURCE_NOUN: Partial<Record<PartFamily, string>> = {
   receiver: 'the pack',
-  microphone: 'the clip-on microphone',
+  microphone: 'the microphone',
   headphones: 'the headset’s microphone',
 };
 

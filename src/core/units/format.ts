@@ -21,11 +21,12 @@ export function formatOhms(value: number): string {
   return `${trimmed(value, value < 9.95 ? 1 : 0)} Ω`;
 }
 
-/** "1.20 V"; under 10 mV in millivolts, "0 V" under 50 µV. */
+/** "1.20 V", "48 V"; under 10 mV in millivolts, "0 V" under 50 µV. */
 export function formatVolts(value: number): string {
   const size = Math.abs(value);
   if (size < 5e-5) return '0 V';
-  return size < 0.01 ? `${fixed(value * 1000, 1)} mV` : `${fixed(value, 2)} V`;
+  if (size < 0.01) return `${fixed(value * 1000, 1)} mV`;
+  return `${fixed(value, Number.isInteger(value) ? 0 : 2)} V`;
 }
 
 /** A plain figure with its unit, for values that have no rule of their own. */

@@ -44,11 +44,15 @@ function AppField({ laid, edit }: { laid: LaidPart; edit: RungCardProps['edit'] 
 }
 
 /** A lead whose two ends could change places. */
-const canTurn = (laid: LaidPart): boolean => laid.part.family === 'lead';
+function canTurn({ part }: LaidPart): boolean {
+  const [a, b] = part.ports;
+  return part.family === 'lead' && a?.gender === b?.gender;
+}
 
 /** What it is, under its name: "Phone, CTIA headset jack: …" when the user has a name of their own for it. */
 function describe({ placed, part }: LaidPart): string {
-  const length = part.length ? `, ${Math.round((placed.length ?? part.length) * 100)} cm` : '';
+  const metres = placed.length ?? part.length ?? 0;
+  const length = metres >= 1 ? `, ${metres} m` : metres > 0 ? `, ${Math.round(metres * 100)} cm` : '';
   return `${placed.label ? `${part.name}: ` : ''}${part.summary}${length}`;
 }
 

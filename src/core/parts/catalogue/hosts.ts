@@ -45,6 +45,32 @@ const eightPinLines = {
   A: 'authentication',
 } as const;
 
+const eightPinHost = (id: string, name: string, word: 'phone' | 'tablet', price: number): Part => ({
+  id,
+  name,
+  family: 'phone',
+  summary: 'no headset jack; its port wants an authenticated accessory',
+  price,
+  ports: [
+    {
+      id: 'port',
+      name: '8-pin port',
+      connector: '8-pin',
+      gender: 'jack',
+      direction: 'both',
+      roles: eightPinLines,
+    },
+  ],
+  circuit: [],
+  host: {
+    word,
+    ownMicrophone: ownMicrophone(`the ${word}’s own microphone`),
+    selects: 'when-detected',
+    // A bare 8-pin port feeds about 100 mA (typical, from memory).
+    busPorts: [{ port: 'port', feeds: 100, data: true, wantsAuthentication: true }],
+  },
+});
+
 export const HOSTS: readonly Part[] = [
   phoneWithJack(
     'ctia',
@@ -56,31 +82,8 @@ export const HOSTS: readonly Part[] = [
     'Phone, OMTP headset jack',
     'older headset jack: microphone on ring 2, ground on the sleeve',
   ),
-  {
-    id: 'phone-8-pin',
-    name: 'Phone, 8-pin port',
-    family: 'phone',
-    summary: 'no headset jack; its port wants an authenticated accessory',
-    price: 450,
-    ports: [
-      {
-        id: 'port',
-        name: '8-pin port',
-        connector: '8-pin',
-        gender: 'jack',
-        direction: 'both',
-        roles: eightPinLines,
-      },
-    ],
-    circuit: [],
-    host: {
-      word: 'phone',
-      ownMicrophone: ownMicrophone('the phone’s own microphone'),
-      selects: 'when-detected',
-      // A bare 8-pin port feeds about 100 mA (typical, from memory).
-      busPorts: [{ port: 'port', feeds: 100, data: true, wantsAuthentication: true }],
-    },
-  },
+  eightPinHost('phone-8-pin', 'Phone, 8-pin port', 'phone', 450),
+  eightPinHost('tablet-8-pin', 'Tablet, 8-pin port', 'tablet', 400),
   {
     id: 'phone-usb-c',
     name: 'Phone, USB-C port',

@@ -56,7 +56,7 @@ export const INTERFACES: readonly Part[] = [
       onOff('direct', 'Direct', 'on'),
     ],
     circuit: [
-      ...microphoneInput('mic', 'phantom', 'in'),
+      ...microphoneInput('mic', 'phantom', 'in', 'usb'),
       ...stereoOutput('phones', ['phones-left', 'phones-right'], 22, 3),
       { kind: 'wire', a: 'mic.1', b: 'phones.S' },
     ],
