@@ -1,0 +1,137 @@
+import { describe, expect, it } from 'vitest';
+import { blocks, mergeNets, netElements, netPaths, solveDirect, spiceDeck } from '../circuit';
+import { contactsOf } from '../plugs';
+import { checkRig, laidParts, matchPorts, type Rig } from '../rig';
+import { CATALOGUE, findPart, type NodeName, type Part, type Quantity } from '.';
+
+const alone = (part: Part): Rig => ({
+  format: 'symplex-rig',
+  version: 1,
+  id: 'alone',
+  name: part.name,
+  parts: [{ id: 'it', part: part.id }],
+  joints: [],
+  surroundings: { voice: 'normal' },
+  purpose: { sources: [], recorders: [] },
+});
+
+function nodesOf(part: Part): NodeName[] {
+  return part.circuit.flatMap((e) => ('c' in e ? [e.a, e.b, e.c, e.d] : [e.a, e.b]));
+}
+
+/** Every figure of a part that a setting or knob may change. */
+function quantitiesOf(part: Part): Quantity[] {
+  const figures = part.circuit.flatMap((element) =>
+    ['ohms', 'farads', 'henries', 'volts', 'sensitivity', 'noise', 'clip'].flatMap((key) => {
+      const value = (element as unknown as Record<string, Quantity | undefined>)[key];
+      return value === undefined ? [] : [value];
+    }),
+  );
+  const gains = (part.paths ?? []).flatMap((path) => path.gain);
+  const captures = (part.captures ?? []).flatMap((capture) => capture.gain ?? []);
+  const feeds = (part.hub?.sockets ?? []).map((socket) => socket.feeds);
+  return [...figures, ...gains, ...captures, ...feeds, ...(part.bus ? [part.bus.draw] : [])];
+}
+
+/** Contacts named "port.contact" in a part's circuit, captures and needs. */
+function contactNames(part: Part): string[] {
+  const listened = (part.captures ?? []).flatMap((c) => c.channels.flatMap((ch) => [ch.plus, ch.minus]));
+  const ears = (part.ears ?? []).flatMap((ear) => [ear.plus, ear.minus]);
+  const bears = (part.bears ?? []).flatMap((b) => [b.plus, b.minus]);
+  return [...nodesOf(part), ...listened, ...ears, ...bears].filter((node) => node.includes('.'));
+}
+
+it('has every id once', () => {
+  const ids = CATALOGUE.map((part) => part.id);
+  expect(new Set(ids).size).toBe(ids.length);
+  expect(findPart('no-such-part')).toBeUndefined();
+});
+
+describe.each(CATALOGUE.map((part) => [part.id, part] as const))('%s', (_, part) => {
+  it('can be laid out, written and read back', () => {
+    expect(checkRig(JSON.parse(JSON.stringify(alone(part))))).toMatchObject({ ok: true });
+  });
+
+  it('names only contacts that its ports have', () => {
+    const known = part.ports.flatMap((port) => contactsOf(port.connector).map((c) => `${port.id}.${c}`));
+    expect(contactNames(part).filter((node) => !known.includes(node))).toEqual([]);
+    for (const port of part.ports) {
+      const contacts = contactsOf(port.connector) as readonly string[];
+      expect(Object.keys(port.roles ?? {}).filter((contact) => !contacts.includes(contact))).toEqual([]);
+    }
+  });
+
+  it('listens, hears and senses only on nodes on which something lies', () => {
+    const lies = new Set(nodesOf(part));
+    const used = [
+      ...(part.captures ?? []).flatMap((c) => c.channels.flatMap((ch) => [ch.plus, ch.minus])),
+      ...(part.ears ?? []).flatMap((ear) => [ear.plus, ear.minus]),
+    ];
+    expect(used.filter((node) => !lies.has(node))).toEqual([]);
+  });
+
+  it('hangs its figures only on settings that it has, with a figure for every place', () => {
+    for (const quantity of quantitiesOf(part)) {
+      if (typeof quantity === 'number' || 'perMetre' in quantity) continue;
+      const id = 'knob' in quantity ? quantity.knob : quantity.setting;
+      const setting = part.settings?.find((s) => s.id === id);
+      expect(setting?.kind, `${part.id}: ${id}`).toBe('knob' in quantity ? 'knob' : 'switch');
+      if (setting?.kind === 'switch' && 'values' in quantity) {
+        expect(Object.keys(quantity.values).sort()).toEqual(setting.options.map((o) => o.id).sort());
+      }
+    }
+  });
+
+  it('stands as delivered at a place that its settings have', () => {
+    for (const setting of part.settings ?? []) {
+      if (setting.kind === 'switch') expect(setting.options.map((o) => o.id)).toContain(setting.initial);
+      else {
+        expect(setting.initial).toBeGreaterThanOrEqual(setting.from);
+        expect(setting.initial).toBeLessThanOrEqual(setting.to);
+      }
+    }
+  });
+
+  it('leads its paths from a sense to a drive of its own', () => {
+    const named = (kind: 'sense' | 'drive') =>
+      part.circuit.flatMap((element) => (element.kind === kind ? [element.id] : []));
+    for (const path of part.paths ?? []) {
+      expect(named('sense')).toContain(path.from);
+      expect(named('drive')).toContain(path.to);
+    }
+  });
+
+  it('offers digitally only what it has', () => {
+    const ports = part.ports.map((port) => port.id);
+    const captures = (part.captures ?? []).map((capture) => capture.id);
+    for (const capture of part.captures ?? []) expect(ports).toContain(capture.port);
+    for (const id of part.bus?.captures ?? []) expect(captures).toContain(id);
+    const digital = [part.bus?.port, part.hub?.upstream, ...(part.hub?.sockets ?? []).map((s) => s.port)];
+    for (const port of digital) if (port !== undefined) expect(ports).toContain(port);
+  });
+
+  it('has a price within the usual bands (typical, 5 to 600)', () => {
+    expect(part.price).toBeGreaterThanOrEqual(5);
+    expect(part.price).toBeLessThanOrEqual(600);
+  });
+
+  it('solves by itself, without singular equations, and is written as a netlist', () => {
+    const rig = alone(part);
+    const netlist = { elements: netElements(rig, () => true), paths: netPaths(rig), touches: [] };
+    const nets = mergeNets(netlist);
+    expect(solveDirect(nets).singular).toEqual([]);
+    expect(blocks(nets, nets.branches).floor.size).toBe(nets.count);
+    const deck = spiceDeck(netlist, () => true);
+    expect(deck.lines.filter((line) => /NaN|undefined/.test(line))).toEqual([]);
+    expect(laidParts(rig)).toHaveLength(1);
+  });
+
+  it('goes together with at least one other part, if it has a port', () => {
+    const partners = part.ports.map((port) =>
+      CATALOGUE.filter((other) => matchPorts(other, [port]).length > 0),
+    );
+    for (const [index, found] of partners.entries()) {
+      expect(found.length, `${part.id}.${part.ports[index]?.id ?? ''}`).toBeGreaterThan(0);
+    }
+  });
+});
