@@ -4,9 +4,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { CATALOGUE, type Part } from '../parts';
+import { CATALOGUE } from '../parts';
 import { contactsOf } from '../plugs';
-import { applyEdit, matchPorts, readRig, type Rig } from '../rig';
+import { applyEdit, readRig, type Rig } from '../rig';
+import { layChain } from '../testing/chains';
 import { hertz, type Hertz } from '../units';
 import {
   contactKey,
@@ -166,43 +167,6 @@ function questionsOf(rig: Rig): { question: Question; alive: (id: string) => boo
       })
       .map((source) => ({ question: { netlist, source, plus, minus }, alive })),
   );
-}
-
-/** Lays parts one after the other, each in some port of the one before that takes it. */
-function layChain(first: Part, picks: readonly number[]): Rig {
-  const rig: Rig = {
-    format: 'symplex-rig',
-    version: 1,
-    id: 'chain',
-    name: 'Chain',
-    parts: [{ id: 'p0', part: first.id }],
-    joints: [],
-    surroundings: { voice: 'normal' },
-    purpose: { sources: [], recorders: [] },
-  };
-  let end = { part: first, id: 'p0', used: new Set<string>() };
-  let grown = rig;
-  for (const [index, pick] of picks.entries()) {
-    const open = end.part.ports.filter((port) => !end.used.has(port.id));
-    const choices = open.flatMap((port) =>
-      CATALOGUE.flatMap((part) =>
-        matchPorts(part, [port]).map(([other]) => ({ port, part, other: other ?? '' })),
-      ),
-    );
-    const choice = choices[pick % Math.max(choices.length, 1)];
-    if (!choice) break;
-    const id = `p${index + 1}`;
-    const here = { part: end.id, port: choice.port.id };
-    const there = { part: id, port: choice.other };
-    const joint = choice.port.gender === 'plug' ? { plug: here, jack: there } : { plug: there, jack: here };
-    grown = {
-      ...grown,
-      parts: [...grown.parts, { id, part: choice.part.id }],
-      joints: [...grown.joints, { id: `j${index}`, ...joint }],
-    };
-    end = { part: choice.part, id, used: new Set([choice.other]) };
-  }
-  return grown;
 }
 
 describe('ngspice agrees', () => {
