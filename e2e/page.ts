@@ -56,6 +56,31 @@ export class Page {
   control = (letter: string) =>
     this.driver.actions().keyDown(Key.CONTROL).sendKeys(letter).keyUp(Key.CONTROL).perform();
 
+  /** One key, by its name. */
+  keys(name: 'Tab' | 'Enter' | 'Escape' | 'ArrowRight'): Promise<void> {
+    const codes = { Tab: Key.TAB, Enter: Key.ENTER, Escape: Key.ESCAPE, ArrowRight: Key.ARROW_RIGHT };
+    return this.driver.actions().sendKeys(codes[name]).perform();
+  }
+
+  /** How a screen reader would name what has the focus. */
+  async focused(): Promise<string> {
+    const name = await this.driver.executeScript<string>(
+      `const e = document.activeElement;
+       if (e === document.body) return '';
+       return e.getAttribute('aria-label') || (e.textContent || '').replace(/\\s+/g, ' ').trim();`,
+    );
+    return name;
+  }
+
+  /** Presses Tab until what has the focus bears this name. */
+  async tabTo(part: string): Promise<void> {
+    for (let stops = 0; stops < 120; stops += 1) {
+      if ((await this.focused()).includes(part)) return;
+      await this.keys('Tab');
+    }
+    throw new Error(`no stop of the Tab key bears the name "${part}"`);
+  }
+
   /** Types over what a field holds, and presses Enter. */
   async retype(xpath: string, text: string): Promise<void> {
     await (await this.find(xpath)).sendKeys(Key.chord(Key.CONTROL, 'a'), text, Key.ENTER);
