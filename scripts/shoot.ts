@@ -1,4 +1,4 @@
-// Takes one picture: shoot.ts URL FILE desk|phone [dark] [CSS selector to click]…
+// Takes one picture: shoot.ts URL FILE desk|phone [dark] [XPath to click]…
 import { writeFileSync } from 'node:fs';
 import { By, until } from 'selenium-webdriver';
 import { openBrowser, type Size } from '../e2e/browser';
@@ -10,7 +10,9 @@ try {
   await driver.wait(until.elementLocated(By.css('[data-verdict], [data-ready], h1')), 20_000);
   await driver.sleep(1200);
   for (const click of clicks) {
-    await driver.findElement(By.xpath(click)).click();
+    const target = driver.findElement(By.xpath(click));
+    await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', target);
+    await target.click();
     await driver.sleep(900);
   }
   writeFileSync(file, await driver.takeScreenshot(), 'base64');
