@@ -21,7 +21,8 @@ describe('nothing is lost', () => {
     await driver.switchTo().newWindow('tab');
     const second = await driver.getWindowHandle();
     await driver.get(`${inject('address')}?rig=slipway-diary`);
-    await page.find('//select/option[@value="low" and @selected or text()="low"]');
+    await page.verdict('silent', 'wrong-mic');
+    expect(await valueOf(page, 'Output')).toBe('low');
     await page.choose('Voice', 'loud');
     await driver.switchTo().window(first);
     await page.find('//article[@aria-label="Receiver, TRS output"]');

@@ -41,6 +41,7 @@ describe('symplex check', () => {
     ['a missing file', ['nowhere.json'], 'nowhere.json: cannot be read'],
     ['a truncated file', [file('cut.json', '{"format":')], 'not complete JSON'],
     ['another version', [file('v.json', '{"format":"symplex-rig","version":2}')], '/version is 2'],
+    ['two files', ['demo/rigs/slipway-diary.json', 'b.json'], 'one file at a time, not also b.json'],
     ['an unknown option', ['demo/rigs/slipway-diary.json', '--loud'], 'unknown option --loud'],
     ['a file of 50 MB', [file('big.json', ' '.repeat(50_000_000))], 'at most 2 MB'],
   ])('%s: exit 2 and one clear line', (_, args, message) => {
@@ -54,6 +55,12 @@ describe('symplex check', () => {
         .filter((line) => !line.startsWith('npm warn')),
     ).toHaveLength(1);
     expect(stderr).toContain(message);
+  });
+
+  it('bench takes no file', () => {
+    const { status, stderr } = symplex('bench', 'nowhere');
+    expect(status).toBe(2);
+    expect(stderr).toContain('nowhere: takes nothing');
   });
 
   it('an unknown command names itself and the known ones', () => {

@@ -43,15 +43,19 @@ async function spice(path: string | undefined, flags: readonly string[]): Promis
 const COMMANDS: Readonly<Record<string, typeof check>> = {
   check,
   spice,
-  bench: async (folder = 'demo/rigs') => bench(folder),
+  bench: async (path) => {
+    if (path !== undefined) throw new BadInput('takes nothing: symplex bench');
+    return bench('demo/rigs');
+  },
 };
 
 async function main([command, ...args]: readonly string[]): Promise<number> {
   const flags = args.filter((arg) => arg.startsWith('--'));
-  const [path] = args.filter((arg) => !arg.startsWith('--'));
+  const [path, second] = args.filter((arg) => !arg.startsWith('--'));
   try {
     const work = COMMANDS[command ?? ''];
     if (!work) throw new BadInput(`unknown command ${command ?? ''}`);
+    if (second !== undefined) throw new BadInput(`one file at a time, not also ${second}`);
     console.log(await work(path, flags));
     return 0;
   } catch (error) {

@@ -2,7 +2,7 @@ import { feedOf, type SoundSource } from '../circuit';
 import type { Facts } from '../pipeline/facts';
 import { jointsOf } from '../rig';
 import { failing } from './failing';
-import type { Finding } from './finding';
+import type { Finding, Place } from './finding';
 import { HEADSET_PINOUT, PHANTOM, TYPICAL_CAPSULE } from './origins';
 
 /** Under this a voltage is nothing but rounding. */
@@ -14,6 +14,17 @@ interface Fed {
   readonly supply: number;
 }
 
+/** The contacts of a joint whose two sides give them different roles. */
+function exchanged(facts: Facts, joint: string | undefined): Pick<Place, 'plug' | 'jack'> {
+  const mated = facts.matings.find((m) => m.joint.id === joint);
+  const meetings = (joint !== undefined && facts.reading.meetings.get(joint)) || [];
+  const crossed = meetings.flatMap(({ jack, plug }) => {
+    const [brings, expects] = [plug && mated?.plugPort.roles?.[plug], mated?.jackPort.roles?.[jack]];
+    return plug && brings && expects && brings !== expects ? [{ jack, plug }] : [];
+  });
+  return { plug: crossed.map((c) => c.plug), jack: crossed.map((c) => c.jack) };
+}
+
 function finding(facts: Facts, { element, least, supply }: Fed, source: string, recorder: string): Finding {
   const swapped = element.kind === 'electret' && supply < -NO_VOLTAGE;
   const joint = jointsOf(facts.rig, element.placed)[0]?.id;
@@ -23,7 +34,7 @@ function finding(facts: Facts, { element, least, supply }: Fed, source: string, 
     severity: 'blocks',
     where: {
       ...(joint === undefined ? { part: element.placed } : { joint }),
-      ...(swapped && { plug: ['R2', 'S'] as const, jack: ['R2', 'S'] as const }),
+      ...(swapped && exchanged(facts, joint)),
     },
     source,
     recorder,

@@ -15,7 +15,7 @@ export function clips(facts: Facts): Finding[] {
       severity: 'spoils',
       where: { part: inputOf(facts, arrival)?.placed ?? arrival.recorder },
       ...about(arrival),
-      values: [{ name: 'speech peaks', value: arrival.peak, unit: 'dBFS' }],
+      values: [{ name: 'speech peaks at the converter', value: -arrival.headroom, unit: 'dBFS' }],
       limit: { value: 0, unit: 'dBFS', is: 'at most' },
       origin: FULL_SCALE,
     }));
@@ -26,7 +26,8 @@ export function oneSideOnly(facts: Facts): Finding[] {
   return facts.arrivals.flatMap((arrival): Finding[] => {
     const input = inputOf(facts, arrival);
     if (arrival.state !== 'recorded' || !input || input.channels.length < 2) return [];
-    if (arrival.channels === 'both') return [];
+    // An app that sums its sides has none to be empty.
+    if (arrival.channels === 'both' || arrival.channels === 'mono') return [];
     const silent = input.channels.find((c) => c.side !== arrival.channels);
     const peak = Math.max(
       -Infinity,

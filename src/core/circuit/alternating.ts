@@ -81,7 +81,7 @@ function across(stages: Stages, exciter: string, from: number, to: number): Phas
 }
 
 /** More passes than this and the stages feed back on themselves: a loop, of which the rest is left out. */
-const MOST_STAGES = 24;
+export const MOST_STAGES = 24;
 const SETTLED = 1e-12;
 
 /** The voltage of every exciter when `source` gives one volt: itself, and every drive that paths bring it to. */

@@ -1,5 +1,6 @@
 import { dbV, type DbV } from '../units';
 import { blocks, endsOf, type Block } from './blocks';
+import { MOST_STAGES } from './alternating';
 import type { NetPath } from './netlist';
 import type { Branch, Nets } from './nets';
 import { reduce, type Reduced } from './reduce';
@@ -23,7 +24,7 @@ const BOLTZMANN = 1.380649e-23;
 /** Room temperature of handbook noise tables, 290 K. */
 export const NOISE_TEMPERATURE = 290;
 
-const FOUR_K_T = 4 * BOLTZMANN * NOISE_TEMPERATURE;
+export const FOUR_K_T = 4 * BOLTZMANN * NOISE_TEMPERATURE;
 const BANDWIDTH = HIGHEST - LOWEST;
 
 type SenseBranch = Extract<Branch, { kind: 'sense' }>;
@@ -66,8 +67,6 @@ interface Adjoint {
   readonly answers: ReadonlyMap<Block, readonly Response[]>;
   readonly weights: ReadonlyMap<string, Phasor>;
 }
-
-const MOST_STAGES = 24;
 
 /** A current into one net and out of another, block by block. */
 function injections(laid: Plan, from: number, to: number, weight: Phasor): Map<Block, Excitation> {

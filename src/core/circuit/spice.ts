@@ -2,7 +2,7 @@ import { blocks } from './blocks';
 import { electretCurrent } from './alternating';
 import type { Netlist, NodeKey } from './netlist';
 import { mergeNets, type Branch, type Nets } from './nets';
-import { NOISE_TEMPERATURE } from './noise';
+import { FOUR_K_T } from './noise';
 import { SOURCE_RESISTANCE } from './system';
 import { HIGHEST, LOWEST } from './third-octaves';
 
@@ -15,7 +15,6 @@ export interface SpiceDeck {
   readonly sources: ReadonlyMap<string, string>;
 }
 
-const FOUR_K_T = 4 * 1.380649e-23 * NOISE_TEMPERATURE;
 /** Keeps nets that direct current does not reach from having no voltage at all. */
 const LEAK_OHMS = 1e12;
 /** In series with the part of an electret that is there for direct current only. */

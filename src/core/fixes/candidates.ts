@@ -40,12 +40,13 @@ function turns(laid: LaidPart): RigEdit[] {
   return turnable ? [{ kind: 'turn', part: laid.placed.id }] : [];
 }
 
-/** Half as many steps as this are tried on either side of where a knob stands. */
+/** How many places of a knob are tried over its whole range. */
 const KNOB_TRIALS = 12;
 
 function places(setting: PartSetting): readonly SettingValue[] {
   if (setting.kind === 'switch') return setting.options.map((option) => option.id);
-  const step = Math.max(setting.step, (setting.to - setting.from) / KNOB_TRIALS);
+  const wide = (setting.to - setting.from) / KNOB_TRIALS;
+  const step = Math.max(1, Math.round(wide / setting.step)) * setting.step;
   const count = Math.floor((setting.to - setting.from) / step) + 1;
   return Array.from({ length: count }, (_, index) => setting.from + index * step);
 }
@@ -101,11 +102,9 @@ function inserts(rig: Rig, onChain: ReadonlySet<string>): RigEdit[] {
 /** Single edits that might cure a finding; nothing is promised of them until the pipeline has tried them. */
 export function candidateEdits(rig: Rig, finding: Finding): RigEdit[] {
   const chain = chainOf(rig);
-  const level = finding.code === 'clips' || finding.code === 'too-quiet';
-  const switches = chain.flatMap(settings);
-  if (level && switches.length > 0) return switches;
   return [
-    ...switches,
+    ...chain.flatMap(settings),
+    // The app is what the user wants to do: another one is offered only where the app itself is the cause.
     ...(finding.code === 'app-does-not-take' ? chain.flatMap(apps) : []),
     ...chain.flatMap(turns),
     ...chain.flatMap((laid) => moves(rig, laid)),

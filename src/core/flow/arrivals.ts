@@ -25,7 +25,7 @@ export interface Arrival {
   /** What is recorded: an input as "part/capture", or "own-microphone". */
   readonly records: string;
   readonly channels: Sides;
-  /** Of what is recorded: speech peaks, noise, and how far the peaks stay under full scale (negative: clips). */
+  /** Of what is recorded: speech peaks, noise, and how far peaks stay under the converter's full scale (negative: clips). */
   readonly peak: DbFs;
   readonly noise: DbFs;
   readonly headroom: Decibels;
@@ -103,9 +103,11 @@ function loudestChannel(input: HostInput, source: string): InputChannel | undefi
   );
 }
 
-function fromInput(input: HostInput, source: string) {
-  const channels = sidesOf(input, source);
-  const channel = loudestChannel(input, source);
+/** `input`: as its converter has it; `heard`: as the app hears it. */
+function fromInput(input: HostInput, heard: HostInput, source: string) {
+  const channels = sidesOf(heard, source);
+  const channel = loudestChannel(heard, source);
+  const converted = loudestChannel(input, source);
   const peak = channel ? peakOf(channel, source) : dbFs(-Infinity);
   return {
     state: channels === 'none' ? ('listed-silent' as const) : ('recorded' as const),
@@ -113,6 +115,7 @@ function fromInput(input: HostInput, source: string) {
     channels,
     peak,
     noise: channel?.noise ?? dbFs(-Infinity),
+    headroom: decibels(converted ? -peakOf(converted, source) : Infinity),
   };
 }
 
@@ -127,6 +130,7 @@ function fromOwnMicrophone(rig: Rig, host: LaidPart) {
     channels: 'mono' as const,
     peak: dbFs(peak),
     noise: dbFs(own?.noiseDbfs ?? -Infinity),
+    headroom: decibels(-peak),
   };
 }
 
@@ -137,14 +141,13 @@ const RECORDS_ITSELF: Evidence = { kind: 'common practice', date: '2026-11-23' }
 export function arrivalOf(rig: Rig, host: LaidPart, inputs: readonly HostInput[], source: string): Arrival {
   const app = appOf(host);
   const offered = selectInput(host, inputs);
-  const input = offered && appTakes(host, offered) ? heardBy(host, offered) : undefined;
-  const got = input ? fromInput(input, source) : fromOwnMicrophone(rig, host);
+  const input = offered && appTakes(host, offered) ? offered : undefined;
+  const got = input ? fromInput(input, heardBy(host, input), source) : fromOwnMicrophone(rig, host);
   return {
     recorder: host.placed.id,
     app: app?.id ?? 'camera',
     evidence: app?.evidence ?? RECORDS_ITSELF,
     source,
     ...got,
-    headroom: decibels(-got.peak),
   };
 }

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { analyse } from '../pipeline';
-import type { Rig } from '../rig';
+import { laidParts, type Rig } from '../rig';
 import { layRig, type RigSketch } from '../testing/lay-rig';
 import { APPS } from '../parts';
-import { VOICE_LEVEL, mouthDistance, voiceAt } from '.';
+import { dbFs } from '../units';
+import { VOICE_LEVEL, arrivalOf as flowArrival, mouthDistance, voiceAt } from '.';
 
 const patched: RigSketch = {
   parts: { receiver: 'receiver-trs', lead: 'patch-trs-trrs', phone: 'phone-ctia' },
@@ -124,6 +125,37 @@ describe('app classes', () => {
       if (taken) expect(arrival.channels).toBe(app.channels === 'mono' ? 'mono' : 'both');
     },
   );
+});
+
+describe('an app that sums its sides', () => {
+  const rig = layRig({
+    parts: { receiver: 'receiver-usb', phone: 'phone-usb-c' },
+    joints: ['receiver.usb phone.port'],
+    apps: { phone: 'video-call' },
+  });
+  const [input] = analyse(rig).inputs;
+  const [left, right] = input?.channels ?? [];
+  const host = laidParts(rig).find((laid) => laid.placed.id === 'phone');
+  if (!input || !left || !right || !host) throw new Error('the receiver has two sides at a phone');
+  const loud = { ...left, signals: left.signals.map((s) => ({ ...s, peak: dbFs(3) })) };
+
+  it('halves what stands on one side, and does not hide that it clipped at the converter', () => {
+    const oneSided = { ...input, channels: [loud, { ...right, signals: [] }] };
+    const arrival = flowArrival(rig, host, [oneSided], 'receiver');
+    expect(arrival.channels).toBe('mono');
+    expect(arrival.peak).toBeCloseTo(3 - 6.0206, 3);
+    expect(arrival.headroom).toBeCloseTo(-3, 9);
+  });
+  it('hears nothing of what stands on both sides with opposite polarity', () => {
+    const turned = right.signals.map((s) => ({ ...s, gain: { re: -s.gain.re, im: -s.gain.im } }));
+    const arrival = flowArrival(
+      rig,
+      host,
+      [{ ...input, channels: [left, { ...right, signals: turned }] }],
+      'receiver',
+    );
+    expect(arrival.state).toBe('listed-silent');
+  });
 });
 
 describe('who hears what', () => {

@@ -29,7 +29,6 @@ export function ladder(rig: Rig): Rung[] {
   const start = rig.purpose.sources.find((id) => known.includes(id)) ?? known[0];
   if (start === undefined) return [];
   const spine = chain(rig, start, rig.purpose.recorders[0]);
-  const onSpine = new Set(spine);
   const seen = new Set(spine);
   const rungs: Rung[] = [];
   const joined = (a: string, b: string) =>
@@ -47,7 +46,7 @@ export function ladder(rig: Rig): Rung[] {
     const from = spine[index - 1];
     const joint = from === undefined ? undefined : joined(from, id);
     rungs.push({ placed: id, depth: 0, ...(joint !== undefined && { joint, from }) });
-    if (onSpine.has(id)) branch(id, 1);
+    branch(id, 1);
   }
   for (const id of known) {
     if (seen.has(id)) continue;

@@ -115,6 +115,7 @@ describe('headset plugs and pinouts', () => {
     const found = judge(intoPhone('clip-on-trrs', 'phone-omtp'));
     expect(found).toMatchObject({ verdict: 'silent', state: 'listed-silent' });
     expect(found.codes[0]).toBe('contacts-swapped');
+    expect(found.findings[0]?.where).toEqual({ joint: 'j1', plug: ['R2', 'S'], jack: ['R2', 'S'] });
     expect(valueOf(found)).toBeCloseTo(-0.926, 3);
   });
   it('a headset with CTIA plug on an OMTP phone also shorts its microphone line through the earpieces', () => {

@@ -101,7 +101,21 @@ describe('apps', () => {
     });
     const [stereo, mono] = [judge(inApp('recorder-app')), judge(inApp('video-call'))];
     expect([stereo.arrives[0]?.channels, mono.arrives[0]?.channels]).toEqual(['both', 'mono']);
+    expect([stereo.verdict, mono.verdict]).toEqual(['clean', 'clean']);
     expect(mono.arrives[0]?.peak).toBeCloseTo(stereo.arrives[0]?.peak ?? NaN, 6);
+  });
+});
+
+describe('clipping', () => {
+  it('the switch comes first among the fixes', () => {
+    const rig = layRig({
+      parts: { receiver: 'receiver-trs', lead: 'patch-trs-trrs', phone: 'phone-ctia' },
+      joints: ['receiver.out lead.trs', 'lead.trrs phone.jack'],
+      settings: { receiver: { output: 'high' } },
+      voice: 'loud',
+    });
+    const clips = analyse(rig).findings.find((f) => f.code === 'clips');
+    expect(clips && fixesFor(rig, clips, {})[0]?.edit).toMatchObject({ kind: 'set', option: 'low' });
   });
 });
 
@@ -333,8 +347,8 @@ describe('Sail-loft talk', () => {
   });
 });
 
-describe('edits and the bus', () => {
-  it('taking the hub’s supply out and in again gives the same analysis', () => {
+describe('edits', () => {
+  it('turning a knob there and back gives the same analysis', () => {
     const rig = layRig(intoUsbPhone());
     const there = applyEdit(rig, { kind: 'set', part: 'interface', setting: 'gain', option: 10 });
     const back = applyEdit(there, { kind: 'set', part: 'interface', setting: 'gain', option: 46 });

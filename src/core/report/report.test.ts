@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { FINDING_CODES } from '../checks';
-import { checkRig } from '../rig';
+import { applyEdit, checkRig } from '../rig';
 import { layRig, type RigSketch } from '../testing/lay-rig';
 import { FINDING_LIST, checkReport, findingsPage } from '.';
 
@@ -46,7 +46,9 @@ describe('the check report', () => {
     expect(finding?.fixes[0]?.says).toBe(
       'Swap TRS–TRS lead for TRS-to-TRRS patch cable, end with two dark bands first',
     );
-    expect(checkRig(layRig(trsIntoPhone)).ok).toBe(true);
+    for (const fix of finding?.fixes ?? []) {
+      expect(checkRig(applyEdit(layRig(trsIntoPhone), fix.edit)).ok, fix.says).toBe(true);
+    }
   });
 
   it.each<[string, RigSketch, RegExp]>([

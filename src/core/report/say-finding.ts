@@ -4,7 +4,7 @@ import { portOf, type Joint, type Rig } from '../rig';
 import { formatQuantity } from '../units';
 import { FINDING_LIST } from './finding-list';
 import { figure, type Sentence } from './sentence';
-import { capital, nameOf, noun, numberWord, withArticle } from './words';
+import { capital, list, nameOf, noun, numberWord, withArticle } from './words';
 
 const show = (m: Measured) => figure(formatQuantity(m.value, m.unit));
 
@@ -102,8 +102,13 @@ const sayNoPath = (rig: Rig, f: Finding): Sentence => [
   `No lead joins ${noun(rig, f.source)} to ${noun(rig, f.recorder)}.`,
 ];
 
+const contactList = (f: Finding): string => {
+  const names = (f.where.jack ?? []).map(contactName);
+  return names.length > 0 ? ` (${list(names)})` : '';
+};
+
 const saySwapped = (rig: Rig, f: Finding): Sentence => [
-  `${capital(noun(rig, f.source))} and the jack put microphone and ground on each other’s contacts (ring 2 and sleeve): `,
+  `${capital(noun(rig, f.source))} and the jack put microphone and ground on each other’s contacts${contactList(f)}: `,
   ...f.values.slice(0, 1).map(show),
   ' across the capsule, which wants ',
   limitFigure(f),
@@ -111,11 +116,11 @@ const saySwapped = (rig: Rig, f: Finding): Sentence => [
 ];
 
 const sayUnpowered = (rig: Rig, f: Finding): Sentence => [
-  `${capital(noun(rig, f.source))} gets `,
+  `${capital(noun(rig, f.source))} is fed `,
   ...f.values.slice(0, 1).map(show),
-  f.limit && f.limit.value > 5 ? ' of phantom power and wants ' : ' of plug-in power and wants ',
+  ' and wants ',
   limitFigure(f),
-  '.',
+  ' (plug-in power or phantom).',
 ];
 
 function sayOutputs(rig: Rig, f: Finding): Sentence {

@@ -1,20 +1,13 @@
 'use client';
-import { CircleAlert, CircleCheck, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import type { Fix } from '../../core/fixes';
-import type { Analysis, Verdict } from '../../core/pipeline';
+import type { Analysis } from '../../core/pipeline';
 import { STATE_BADGE, nameOf, sayArrival, sayLevel } from '../../core/report';
 import type { Rig, RigEdit } from '../../core/rig';
 import { SentenceView } from '../shared/sentence-view';
+import { VERDICT_SIGN } from '../shared/verdict-sign';
 import { FindingCard } from './finding-card';
 import type { Analysed } from './use-analysis';
-
-const SIGN: Record<Verdict, { Icon: typeof CircleCheck; style: string }> = {
-  clean: { Icon: CircleCheck, style: 'bg-sea text-on-sea' },
-  faulty: { Icon: TriangleAlert, style: 'bg-brass text-on-brass' },
-  silent: { Icon: CircleAlert, style: 'bg-vermilion text-on-vermilion' },
-  unsafe: { Icon: CircleAlert, style: 'bg-vermilion text-on-vermilion' },
-};
 
 function badge(analysis: Analysis): string {
   const worst = analysis.arrives.find((a) => a.state !== 'recorded') ?? analysis.arrives[0];
@@ -62,7 +55,7 @@ interface ArrivesPanelProps extends Analysed {
 /** What arrives: the verdict in one sentence, why, and what to change. At the foot of a phone it sticks. */
 export function ArrivesPanel({ rig, analysis, fixes, edit }: ArrivesPanelProps) {
   const [open, setOpen] = useState(false);
-  const { Icon, style } = SIGN[analysis.verdict];
+  const { Icon, badge: style } = VERDICT_SIGN[analysis.verdict];
   return (
     <aside
       aria-label="What arrives"

@@ -3,7 +3,7 @@ import { Collapsible } from 'radix-ui';
 import { ChevronDown } from 'lucide-react';
 import { useState } from 'react';
 import type { Finding } from '../../core/checks';
-import type { Analysis, JointView } from '../../core/pipeline';
+import type { JointView } from '../../core/pipeline';
 import { sayBracket, sayJoint, sayTitle } from '../../core/report';
 import type { Rig } from '../../core/rig';
 import { ContactTable } from './contact-table';
@@ -12,7 +12,6 @@ import { JointDrawing } from './joint-drawing';
 interface JointRowProps {
   readonly rig: Rig;
   readonly joint: JointView;
-  readonly analysis: Analysis;
   readonly finding: Finding | undefined;
   /** The part on the rung above. */
   readonly above: string | undefined;

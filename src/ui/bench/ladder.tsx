@@ -42,7 +42,7 @@ export function Ladder({ rig, analysis, drawer, edit }: LadderProps) {
         const beside = onSpine ? lives : hangsOn >= 0 && hangsOn + 1 < alive;
         const hasCord = onSpine || hangsOn < spine.length - 1;
         return (
-          <li key={rung.placed} style={onSpine ? undefined : { marginLeft: 0 }}>
+          <li key={rung.placed}>
             {joint && (
               <div className="relative pl-8">
                 {hasCord && <Cord alive={beside} />}
@@ -50,7 +50,6 @@ export function Ladder({ rig, analysis, drawer, edit }: LadderProps) {
                   rig={rig}
                   joint={joint}
                   finding={findingAt(analysis, joint.id)}
-                  analysis={analysis}
                   above={rung.from}
                   indent={rung.depth}
                 />

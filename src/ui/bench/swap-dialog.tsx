@@ -1,23 +1,15 @@
 'use client';
-import { ArrowLeftRight, CircleAlert, CircleCheck, TriangleAlert, X } from 'lucide-react';
+import { ArrowLeftRight, X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import type { Drawer, Option } from '../../core/fixes';
 import { findPart } from '../../core/parts';
-import type { Verdict } from '../../core/pipeline';
+import { verdictRank } from '../../core/pipeline/verdict';
 import { nameOf, sayChoice, sayOutcome } from '../../core/report';
 import type { Rig, RigEdit } from '../../core/rig';
 import { getEngine } from '../../workers/engine';
 import { CURRENCY, money } from '../shared/money';
-
-const SIGN: Record<Verdict, { Icon: typeof CircleCheck; word: string; colour: string }> = {
-  clean: { Icon: CircleCheck, word: 'clean', colour: 'text-sea' },
-  faulty: { Icon: TriangleAlert, word: 'with faults', colour: 'text-brass' },
-  silent: { Icon: CircleAlert, word: 'not recorded', colour: 'text-vermilion' },
-  unsafe: { Icon: CircleAlert, word: 'unsafe', colour: 'text-vermilion' },
-};
-
-const RANK: Record<Verdict, number> = { clean: 0, faulty: 1, silent: 2, unsafe: 3 };
+import { VERDICT_SIGN } from '../shared/verdict-sign';
 
 function useOptions(rig: Rig, placed: string, open: boolean): Option[] | undefined {
   const [options, setOptions] = useState<{ of: Rig; list: Option[] }>();
@@ -32,14 +24,14 @@ function useOptions(rig: Rig, placed: string, open: boolean): Option[] | undefin
     };
   }, [rig, placed, open]);
   return options?.of === rig
-    ? [...options.list].sort((a, b) => RANK[a.outcome.verdict] - RANK[b.outcome.verdict])
+    ? [...options.list].sort((a, b) => verdictRank(a.outcome.verdict) - verdictRank(b.outcome.verdict))
     : undefined;
 }
 
 function OptionRow(props: { rig: Rig; option: Option; drawer: Drawer; choose: () => void }) {
   const { rig, option, drawer, choose } = props;
   const part = option.part === undefined ? undefined : findPart(option.part);
-  const { Icon, word, colour } = SIGN[option.outcome.verdict];
+  const { Icon, word, text } = VERDICT_SIGN[option.outcome.verdict];
   const cost =
     part && ((drawer[part.id] ?? 0) > 0 ? 'In the drawer' : `About ${money(part.price, CURRENCY)}`);
   return (
@@ -48,7 +40,7 @@ function OptionRow(props: { rig: Rig; option: Option; drawer: Drawer; choose: ()
       onClick={choose}
       className="border-line bg-card flex min-h-11 w-full items-start gap-3 rounded-xl border p-3 text-left hover:border-[var(--sea)]"
     >
-      <span className={`flex w-28 flex-none items-center gap-1.5 text-sm font-semibold ${colour}`}>
+      <span className={`flex w-28 flex-none items-center gap-1.5 text-sm font-semibold ${text}`}>
         <Icon size={18} aria-hidden /> {word}
       </span>
       <span className="min-w-0 flex-1">
