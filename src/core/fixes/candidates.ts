@@ -1,6 +1,6 @@
 import type { Finding } from '../checks';
 import { appOf } from '../flow';
-import { APPS, CATALOGUE, DEFAULT_APP, type Part, type PartSetting } from '../parts';
+import { APPS, CATALOGUE, DEFAULT_APP, isTurnable, type Part, type PartSetting } from '../parts';
 import { mate } from '../plugs';
 import { ladder } from '../pipeline';
 import {
@@ -35,9 +35,7 @@ function swaps(rig: Rig, laid: LaidPart): RigEdit[] {
 }
 
 function turns(laid: LaidPart): RigEdit[] {
-  const [a, b, ...more] = laid.part.ports;
-  const turnable = a && b && more.length === 0 && a.gender === b.gender && isLink(laid.part);
-  return turnable ? [{ kind: 'turn', part: laid.placed.id }] : [];
+  return isTurnable(laid.part) ? [{ kind: 'turn', part: laid.placed.id }] : [];
 }
 
 /** How many places of a knob are tried over its whole range. */

@@ -16,13 +16,17 @@ export const strand = (a: NodeName, b: NodeName): CircuitElement => ({
   ohms: { perMetre: CONDUCTOR_OHMS_PER_METRE },
 });
 
-/** Capacitance between two conductors of a lead. */
-export const leadCapacitance = (a: NodeName, b: NodeName): CircuitElement => ({
-  kind: 'capacitor',
-  a,
-  b,
-  farads: { perMetre: LEAD_FARADS_PER_METRE },
-});
+/** Capacitance between two conductors of a lead, half of it at either end; each end as [conductor, conductor]. */
+export const leadCapacitance = (
+  one: readonly [NodeName, NodeName],
+  other: readonly [NodeName, NodeName],
+): CircuitElement[] =>
+  [one, other].map(([a, b]) => ({
+    kind: 'capacitor',
+    a,
+    b,
+    farads: { perMetre: LEAD_FARADS_PER_METRE / 2 },
+  }));
 
 /** A port whose contacts bring whatever the far end of the lead or adapter has. */
 export const through = (id: string, name: string, connector: Connector, gender: Gender): PartPort => ({

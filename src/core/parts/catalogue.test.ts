@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { blocks, mergeNets, netElements, netPaths, solveDirect, spiceDeck } from '../circuit';
 import { contactsOf } from '../plugs';
 import { checkRig, laidParts, matchPorts, type Rig } from '../rig';
-import { CATALOGUE, findPart, type NodeName, type Part, type Quantity } from '.';
+import { CATALOGUE, findPart, isSymmetrical, isTurnable, type NodeName, type Part, type Quantity } from '.';
 
 const alone = (part: Part): Rig => ({
   format: 'symplex-rig',
@@ -45,6 +45,15 @@ it('has every id once', () => {
   const ids = CATALOGUE.map((part) => part.id);
   expect(new Set(ids).size).toBe(ids.length);
   expect(findPart('no-such-part')).toBeUndefined();
+});
+
+it('knows which leads may be turned round without a difference', () => {
+  const symmetrical = CATALOGUE.filter(isSymmetrical).map((part) => part.id);
+  expect(symmetrical).toEqual(['lead-trs-trs']);
+  const turnable = CATALOGUE.filter(isTurnable).map((part) => part.id);
+  expect(turnable).toContain('patch-trs-trrs');
+  expect(turnable).toContain('lead-left-to-both');
+  expect(turnable).not.toContain('lead-xlr');
 });
 
 describe.each(CATALOGUE.map((part) => [part.id, part] as const))('%s', (_, part) => {

@@ -27,5 +27,6 @@ export type {
   SwitchSetting,
 } from './types';
 export { CATALOGUE, findPart } from './catalogue';
+export { isSymmetrical, isTurnable } from './symmetry';
 export type { App, AppId, Evidence, Way } from './apps';
 export { APPS, DEFAULT_APP, findApp } from './apps';

@@ -1,4 +1,4 @@
-import { findApp, findPart, type PartSetting } from '../parts';
+import { findApp, findPart, isTurnable, type PartSetting } from '../parts';
 import { partOf, portOf, type Rig, type RigEdit, type SettingValue } from '../rig';
 import { formatDb } from '../units';
 import { capital, nameOf } from './words';
@@ -14,9 +14,7 @@ function endsAfter(edit: Extract<RigEdit, { kind: 'swap' }>): string {
   const part = findPart(edit.to);
   const [first] = edit.ports;
   const port = part?.ports.find((p) => p.id === first);
-  const directional =
-    part && part.ports.length === 2 && part.ports[0]?.connector !== part.ports[1]?.connector;
-  return directional && port ? `, ${port.name} first` : '';
+  return part && isTurnable(part) && port ? `, ${port.name} first` : '';
 }
 
 /** The name of a switch's place, or a knob's dB. */

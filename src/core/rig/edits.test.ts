@@ -53,6 +53,12 @@ describe('edits', () => {
     ]);
   });
 
+  it('swaps in a symmetrical lead one way only, a one-way lead of equal plugs both ways', () => {
+    const patched = applyEdit(rig, swapEdits(rig, 'lead', part('patch-trs-trrs'))[0]!);
+    expect(swapEdits(patched, 'lead', part('lead-trs-trs'))).toHaveLength(1);
+    expect(swapEdits(patched, 'lead', part('lead-left-to-both'))).toHaveLength(2);
+  });
+
   it('offers no swap for a part that does not fit', () => {
     expect(swapEdits(rig, 'lead', part('dongle-8-pin-headset'))).toEqual([]);
   });

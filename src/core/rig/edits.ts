@@ -1,4 +1,4 @@
-import { findPart, type AppId, type Part } from '../parts';
+import { findPart, isSymmetrical, type AppId, type Part } from '../parts';
 import { canStand, endsOf, jointsOf, portOf, samePort } from './lookup';
 import { matchPorts } from './match-ports';
 import type { Joint, PlacedPart, PortRef, Rig, SettingValue, VoiceEffort } from './types';
@@ -169,10 +169,12 @@ export function applyEdit(rig: Rig, edit: RigEdit): Rig {
   }
 }
 
-/** Every way in which `to` can stand in the place of a placed part with all its joints kept; the port order is theirs. */
+/** Every way that makes a difference in which `to` can stand in the place of a placed part with all its joints kept; the port order is theirs. */
 export function swapEdits(rig: Rig, placedId: string, to: Part): RigEdit[] {
   const fars = jointsOf(rig, placedId).flatMap((joint) => endsOf(joint, placedId)?.far ?? []);
   const sockets = fars.flatMap((far) => portOf(rig, far) ?? []);
   if (sockets.length !== fars.length) return [];
-  return matchPorts(to, sockets).map((ports) => ({ kind: 'swap', part: placedId, to: to.id, ports }));
+  const ways = matchPorts(to, sockets);
+  const differing = isSymmetrical(to) ? ways.slice(0, 1) : ways;
+  return differing.map((ports) => ({ kind: 'swap', part: placedId, to: to.id, ports }));
 }

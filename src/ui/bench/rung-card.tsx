@@ -1,7 +1,7 @@
 'use client';
 import { RefreshCw } from 'lucide-react';
 import type { Drawer } from '../../core/fixes';
-import { APPS, DEFAULT_APP, findApp } from '../../core/parts';
+import { APPS, DEFAULT_APP, findApp, isTurnable } from '../../core/parts';
 import type { Analysis } from '../../core/pipeline';
 import { nameOf, rungReading } from '../../core/report';
 import { partOf, type LaidPart, type Rig, type RigEdit } from '../../core/rig';
@@ -43,12 +43,6 @@ function AppField({ laid, edit }: { laid: LaidPart; edit: RungCardProps['edit'] 
   );
 }
 
-/** A lead whose two ends could change places. */
-function canTurn({ part }: LaidPart): boolean {
-  const [a, b] = part.ports;
-  return part.family === 'lead' && a?.gender === b?.gender;
-}
-
 /** What it is, under its name: "Phone, CTIA headset jack: …" when the user has a name of their own for it. */
 function describe({ placed, part }: LaidPart): string {
   const metres = placed.length ?? part.length ?? 0;
@@ -86,7 +80,7 @@ export function RungCard({ rig, placed, analysis, drawer, indent, edit }: RungCa
         <AppField laid={laid} edit={edit} />
         {rig.purpose.sources.includes(placed) && <VoiceField rig={rig} edit={edit} />}
         {speaksInto && <DistanceField rig={rig} laid={laid} edit={edit} />}
-        {canTurn(laid) && (
+        {isTurnable(part) && (
           <button type="button" className="button" onClick={() => edit({ kind: 'turn', part: placed })}>
             <RefreshCw size={16} aria-hidden /> Turn round
           </button>

@@ -14,8 +14,8 @@ export const LEADS: readonly Part[] = [
       strand('a.T', 'b.T'),
       strand('a.R', 'b.R'),
       strand('a.S', 'b.S'),
-      leadCapacitance('a.T', 'a.S'),
-      leadCapacitance('a.R', 'a.S'),
+      ...leadCapacitance(['a.T', 'a.S'], ['b.T', 'b.S']),
+      ...leadCapacitance(['a.R', 'a.S'], ['b.R', 'b.S']),
     ],
   },
   {
@@ -29,7 +29,11 @@ export const LEADS: readonly Part[] = [
       through('trs', 'end with two dark bands', 'trs-3.5', 'plug'),
       through('trrs', 'end with three dark bands', 'trrs-3.5', 'plug'),
     ],
-    circuit: [strand('trs.T', 'trrs.S'), strand('trs.S', 'trrs.R2'), leadCapacitance('trs.T', 'trs.S')],
+    circuit: [
+      strand('trs.T', 'trrs.S'),
+      strand('trs.S', 'trrs.R2'),
+      ...leadCapacitance(['trs.T', 'trs.S'], ['trrs.S', 'trrs.R2']),
+    ],
   },
 ];
 

@@ -21,7 +21,7 @@ export const LINE_LEADS: readonly Part[] = [
       strand('holes.1', 'pins.1'),
       strand('holes.2', 'pins.2'),
       strand('holes.3', 'pins.3'),
-      leadCapacitance('holes.2', 'holes.3'),
+      ...leadCapacitance(['holes.2', 'holes.3'], ['pins.2', 'pins.3']),
     ],
   },
   {
