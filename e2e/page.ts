@@ -86,9 +86,12 @@ export class Page {
     await (await this.find(xpath)).sendKeys(Key.chord(Key.CONTROL, 'a'), text, Key.ENTER);
   }
 
-  /** The file of a download, once it is whole. */
+  /** The file of a download, once it is whole: until then it is hidden or bears the browser's own ending. */
   async downloaded(): Promise<string> {
-    const whole = () => readdirSync(this.browser.downloads).find((name) => !name.endsWith('.crdownload'));
+    const whole = () =>
+      readdirSync(this.browser.downloads).find(
+        (name) => !name.startsWith('.') && !name.endsWith('.crdownload'),
+      );
     await this.driver.wait(() => whole() !== undefined, WAIT_MS, 'no download');
     const path = join(this.browser.downloads, whole() ?? '');
     await this.driver.wait(() => existsSync(path), WAIT_MS);
