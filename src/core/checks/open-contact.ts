@@ -15,15 +15,15 @@ function inputContacts(facts: Facts, input: HostInput): NodeKey[] {
   return detection ? [`${input.placed}/${detection.microphone}`] : soundContacts(laid, port);
 }
 
-const bearsSource = (facts: Facts, node: NodeKey): boolean =>
-  facts.elements.some(
-    (e) => (e.kind === 'signal' || e.kind === 'electret') && (e.a === node || e.b === node),
+const sourceNodes = (facts: Facts): Set<NodeKey> =>
+  new Set(
+    facts.elements.flatMap((e) => (e.kind === 'signal' || e.kind === 'electret' ? [e.a, e.b] : [])),
   );
 
 /** The joint at which the line from a contact ends on a contact with nothing behind it; undefined if it does not. */
-function deadEnd(facts: Facts, contact: NodeKey): Place | undefined {
+function deadEnd(facts: Facts, sources: ReadonlySet<NodeKey>, contact: NodeKey): Place | undefined {
   const found = outward(facts.wires, contact, Infinity);
-  if ([...found.keys()].some((node) => bearsSource(facts, node))) return undefined;
+  if ([...found.keys()].some((node) => sources.has(node))) return undefined;
   const last = [...found.keys()].at(-1);
   const touch: Step | undefined = last === undefined ? undefined : jointBefore(found, last);
   if (!touch?.joint) return undefined;
@@ -35,11 +35,12 @@ function deadEnd(facts: Facts, contact: NodeKey): Place | undefined {
 
 /** An input that is taken but whose every sound contact leads to nothing. */
 export function openContact(facts: Facts): Finding[] {
+  const sources = sourceNodes(facts);
   return failing(facts).flatMap(({ arrival, inputs }): Finding[] => {
     const host = facts.laid.get(arrival.recorder);
     const input = host && selectInput(host, inputs);
     if (!input) return [];
-    const ends = inputContacts(facts, input).map((contact) => deadEnd(facts, contact));
+    const ends = inputContacts(facts, input).map((contact) => deadEnd(facts, sources, contact));
     const [first] = ends;
     if (!first || ends.some((end) => end === undefined)) return [];
     const resistance = input.sensed?.resistance;

@@ -11,12 +11,14 @@ import {
   magnitude,
   minus,
   plus,
+  product,
   times,
   type Excitation,
   type Phasor,
   type Response,
   type System,
 } from './system';
+import { sampleSmooth } from './sample-smooth';
 import { HIGHEST, LOWEST, THIRD_OCTAVES } from './third-octaves';
 
 /** Boltzmann's constant, exact since 2019 (SI Brochure, 9th edition). */
@@ -62,18 +64,24 @@ function plan(nets: Nets, paths: readonly NetPath[], ports: readonly Port[]): Pl
   return { blockOf, senses, pathsTo };
 }
 
+/** A block's answer to a unit current, and how strongly it counts. */
+interface Answer {
+  readonly response: Response;
+  readonly weight: Phasor;
+}
+
 /** How strongly a voltage at each sense counts at the output, and how each block answers to the output. */
 interface Adjoint {
-  readonly answers: ReadonlyMap<Block, readonly Response[]>;
+  readonly answers: ReadonlyMap<Block, readonly Answer[]>;
   readonly weights: ReadonlyMap<string, Phasor>;
 }
 
-/** A current into one net and out of another, block by block. */
-function injections(laid: Plan, from: number, to: number, weight: Phasor): Map<Block, Excitation> {
+/** A unit current into one net and out of another, block by block. */
+function injections(laid: Plan, from: number, to: number): Map<Block, Excitation> {
   const found = new Map<Block, [number, Phasor][]>();
   for (const [net, current] of [
-    [from, weight],
-    [to, times(weight, -1)],
+    [from, { re: 1, im: 0 }],
+    [to, { re: -1, im: 0 }],
   ] as const) {
     const reduced = laid.blockOf.get(net);
     const stands = reduced?.stands(net);
@@ -89,20 +97,21 @@ function injections(laid: Plan, from: number, to: number, weight: Phasor): Map<B
  * crossed backwards, from a drive to the senses that feed it.
  */
 function adjoint(laid: Plan, system: (block: Block) => System, from: number, to: number): Adjoint {
-  const answers = new Map<Block, Response[]>();
+  const answers = new Map<Block, Answer[]>();
   const weights = new Map<string, Phasor>();
   let wave: { from: number; to: number; weight: Phasor }[] = [{ from, to, weight: { re: 1, im: 0 } }];
   for (let pass = 0; pass < MOST_STAGES && wave.length > 0; pass += 1) {
     const next = new Map<string, Phasor>();
     for (const { from: p, to: m, weight } of wave) {
-      for (const [block, excitation] of injections(laid, p, m, weight)) {
-        const [answer] = system(block).solve([excitation]);
-        if (!answer) continue;
-        answers.set(block, [...(answers.get(block) ?? []), answer]);
+      for (const [block, excitation] of injections(laid, p, m)) {
+        const [response] = system(block).solve([excitation]);
+        if (!response) continue;
+        answers.set(block, [...(answers.get(block) ?? []), { response, weight }]);
         for (const drive of block.branches) {
           if (drive.kind !== 'drive') continue;
           for (const path of laid.pathsTo.get(drive.id) ?? []) {
-            next.set(path.from, plus(next.get(path.from) ?? ZERO, times(answer.row(drive), path.gain)));
+            const brought = times(product(response.row(drive), weight), path.gain);
+            next.set(path.from, plus(next.get(path.from) ?? ZERO, brought));
           }
         }
       }
@@ -120,9 +129,11 @@ function adjoint(laid: Plan, system: (block: Block) => System, from: number, to:
 const square = (value: Phasor): number => value.re * value.re + value.im * value.im;
 
 /** Mean square density at the output of what one block's branches bring. */
-function blockDensity(block: Block, answers: readonly Response[]): number {
-  const net = (n: number) => answers.reduce((sum, answer) => plus(sum, answer.net(n)), ZERO);
-  const row = (b: Branch) => answers.reduce((sum, answer) => plus(sum, answer.row(b)), ZERO);
+function blockDensity(block: Block, answers: readonly Answer[]): number {
+  const net = (n: number) =>
+    answers.reduce((sum, { response, weight }) => plus(sum, product(response.net(n), weight)), ZERO);
+  const row = (b: Branch) =>
+    answers.reduce((sum, { response, weight }) => plus(sum, product(response.row(b), weight)), ZERO);
   return block.branches.reduce((sum, branch) => {
     switch (branch.kind) {
       case 'resistor':
@@ -144,24 +155,29 @@ function blockDensity(block: Block, answers: readonly Response[]): number {
 export function noiseSolver(nets: Nets, paths: readonly NetPath[], ports: readonly Port[]) {
   const laid = plan(nets, paths, ports);
   const systems = new Map<Block, System[]>();
+  // Without coils every pole is real and the curve bends gently; with them it may ring between two points.
+  const mayRing = nets.branches.some((branch) => branch.kind === 'inductor');
   return (from: number | undefined, to: number | undefined): DbV => {
     if (from === undefined || to === undefined) return dbV(-Infinity);
-    const total = THIRD_OCTAVES.reduce((sum, band, index) => {
+    const densityAt = (index: number): number => {
+      const omega = 2 * Math.PI * (THIRD_OCTAVES[index]?.centre ?? 0);
       const system = (block: Block): System => {
         const known = systems.get(block) ?? [];
         systems.set(block, known);
         // A block without coils and capacitors is the same at every frequency.
-        const slot = isReactive(block) ? index : 0;
-        return (known[slot] ??= buildSystem(block, 2 * Math.PI * band.centre));
+        return (known[isReactive(block) ? index : 0] ??= buildSystem(block, omega));
       };
       const { answers, weights } = adjoint(laid, system, from, to);
       const thermal = [...answers].reduce((s, [block, list]) => s + blockDensity(block, list), 0);
-      const stages = [...weights].reduce(
+      return [...weights].reduce(
         (s, [id, weight]) => s + density(laid.senses.get(id)?.noise ?? -Infinity) * square(weight),
-        0,
+        thermal,
       );
-      return sum + (thermal + stages) * band.width;
-    }, 0);
+    };
+    const spectrum = mayRing
+      ? THIRD_OCTAVES.map((_, index) => densityAt(index))
+      : sampleSmooth(THIRD_OCTAVES.length, densityAt);
+    const total = THIRD_OCTAVES.reduce((sum, band, index) => sum + (spectrum[index] ?? 0) * band.width, 0);
     return dbV(10 * Math.log10(total));
   };
 }

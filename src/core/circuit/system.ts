@@ -1,5 +1,6 @@
-import { LuDecomposition, Matrix } from 'ml-matrix';
+import { Matrix } from 'ml-matrix';
 import type { Block } from './blocks';
+import { factorOf, type Entry } from './factor';
 import type { Branch } from './nets';
 
 /**
@@ -7,9 +8,6 @@ import type { Branch } from './nets';
  * not a singular matrix.
  */
 export const SOURCE_RESISTANCE = 1e-6;
-
-/** A pivot smaller than this share of the largest counts as none: the block is singular. */
-const SMALLEST_PIVOT = 1e-16;
 
 /** A complex amplitude. */
 export interface Phasor {
@@ -88,13 +86,19 @@ interface Layout {
   readonly size: number;
 }
 
+const layouts = new WeakMap<Block, Layout>();
+
 function layOut(block: Block): Layout {
+  const known = layouts.get(block);
+  if (known) return known;
   const rows = block.branches.filter(hasRow);
-  return {
+  const layout = {
     netRow: new Map(block.nets.map((net, index) => [net, index])),
     branchRow: new Map(rows.map((branch, index) => [branch, block.nets.length + index])),
     size: block.nets.length + rows.length,
   };
+  layouts.set(block, layout);
+  return layout;
 }
 
 /** Adds to the complex matrix, kept as [[Re, −Im], [Im, Re]] so that a real decomposition solves it. */
@@ -152,67 +156,40 @@ function stamp(stamper: Stamper, layout: Layout, branch: Branch, omega: number):
   stamper.add(row, row, times(seriesImpedance(branch, omega), -1));
 }
 
-function isSingular(decomposition: LuDecomposition): boolean {
-  const pivots = decomposition.upperTriangularMatrix.diagonal().map(Math.abs);
-  return !(Math.min(...pivots) > SMALLEST_PIVOT * Math.max(...pivots));
-}
-
 /** Whether a block answers differently at different frequencies. */
 export const isReactive = (block: Block): boolean =>
   block.branches.some((branch) => branch.kind === 'capacitor' || branch.kind === 'inductor');
 
-interface Entry {
-  readonly row: number;
-  readonly value: Phasor;
-}
-
 function entriesOf(layout: Layout, excitation: Excitation): Entry[] {
   const entries: Entry[] = [];
-  const put = (row: number | undefined, value: Phasor) => row !== undefined && entries.push({ row, value });
+  const put = (row: number | undefined, value: Phasor) =>
+    row !== undefined && entries.push([row, value.re, value.im]);
   for (const [net, current] of excitation.nets ?? []) put(layout.netRow.get(net), current);
   for (const [branch, volts] of excitation.rows ?? []) put(layout.branchRow.get(branch), volts);
   return entries;
 }
 
-/** Right-hand sides below one another for a complex matrix, side by side for a real one. */
-function rightSides(size: number, complex: boolean, columns: readonly (readonly Entry[])[]): Matrix {
-  const right = complex ? Matrix.zeros(2 * size, columns.length) : Matrix.zeros(size, 2 * columns.length);
-  const add = (row: number, column: number, value: number) =>
-    right.set(row, column, right.get(row, column) + value);
-  for (const [column, entries] of columns.entries()) {
-    for (const { row, value } of entries) {
-      add(row, complex ? column : 2 * column, value.re);
-      if (complex) add(row + size, column, value.im);
-      else add(row, 2 * column + 1, value.im);
-    }
-  }
-  return right;
-}
+const NOTHING: Response = { net: () => ZERO, row: () => ZERO };
 
 /** Modified nodal analysis of a block at angular frequency `omega` in rad/s; 0 is direct current. */
 export function buildSystem(block: Block, omega: number): System {
   const layout = layOut(block);
   const { size } = layout;
+  if (size === 0) return { isSingular: () => false, solve: (excitations) => excitations.map(() => NOTHING) };
   const complex = omega !== 0 && isReactive(block);
-  const stamper = new Stamper(size, complex);
-  for (const branch of block.branches) stamp(stamper, layout, branch, omega);
-  const decomposition = size > 0 ? new LuDecomposition(stamper.matrix) : undefined;
-  const solve = (excitations: readonly Excitation[]): Response[] => {
-    if (!decomposition || decomposition.isSingular()) {
-      return excitations.map(() => ({ net: () => ZERO, row: () => ZERO }));
-    }
-    const columns = excitations.map((excitation) => entriesOf(layout, excitation));
-    const solution = decomposition.solve(rightSides(size, complex, columns));
-    const read = (row: number | undefined, column: number): Phasor => {
-      if (row === undefined) return ZERO;
-      return complex
-        ? { re: solution.get(row, column), im: solution.get(row + size, column) }
-        : { re: solution.get(row, 2 * column), im: solution.get(row, 2 * column + 1) };
+  const factor = factorOf(block, omega, complex, () => {
+    const stamper = new Stamper(size, complex);
+    for (const branch of block.branches) stamp(stamper, layout, branch, omega);
+    return { matrix: stamper.matrix, size };
+  });
+  const solve = (excitation: Excitation): Response => {
+    const answer = factor.solve(entriesOf(layout, excitation));
+    const read = (row: number | undefined): Phasor =>
+      row === undefined ? ZERO : { re: answer[row] ?? 0, im: answer[row + size] ?? 0 };
+    return {
+      net: (net) => read(layout.netRow.get(net)),
+      row: (branch) => read(layout.branchRow.get(branch)),
     };
-    return excitations.map((_, column) => ({
-      net: (net) => read(layout.netRow.get(net), column),
-      row: (branch) => read(layout.branchRow.get(branch), column),
-    }));
   };
-  return { isSingular: () => decomposition !== undefined && isSingular(decomposition), solve };
+  return { isSingular: () => factor.isSingular, solve: (excitations) => excitations.map(solve) };
 }

@@ -50,16 +50,13 @@ function roleAt(facts: Facts, node: NodeKey): ContactRole | undefined {
 function roleBehind(facts: Facts, joint: string, node: NodeKey): ContactRole | null {
   const own = roleAt(facts, node);
   if (own) return own;
-  const wires = new Map(
-    [...facts.wires].map(([from, steps]) => [from, steps.filter((step) => step.joint !== joint)]),
-  );
-  const seen = [node];
+  const seen = new Set([node]);
   for (const at of seen) {
-    for (const step of wires.get(at) ?? []) {
-      if (step.ohms > CONDUCTOR_OHMS || seen.includes(step.to)) continue;
+    for (const step of facts.wires.get(at) ?? []) {
+      if (step.joint === joint || step.ohms > CONDUCTOR_OHMS || seen.has(step.to)) continue;
       const role = roleAt(facts, step.to);
       if (role) return role;
-      seen.push(step.to);
+      seen.add(step.to);
     }
   }
   return null;
