@@ -7,7 +7,7 @@ function attached(sketch: RigSketch): AttachedDevice[] {
   const rig = layRig(sketch);
   const matings = mateJoints(rig);
   const [reading] = readings(matings);
-  const elements = netElements(rig, () => false);
+  const elements = netElements(rig);
   return attachedDevices(rig, wiring({ elements, touches: reading ? touchLinks(matings, reading) : [] }));
 }
 

@@ -1,11 +1,14 @@
-import type { BusDevice, BusHub, BusSocket, Quantity } from '../parts';
-import { contactKey, settle, type NodeKey, type Wiring } from '../circuit';
-import { jointAt, laidParts, settingOf, type LaidPart, type Rig } from '../rig';
+import type { BusDevice, BusHub, BusSocket, Feeds, Quantity } from '../parts';
+import { settle, type Wiring } from '../circuit';
+import { jointAt, laidParts, type LaidPart, type Rig } from '../rig';
+import { outletAt, suppliedBy } from './power';
+import { bytesPerFrame } from './stream';
+import { farPort, type FarPort, type Walk } from './walk';
 
 /** The tiers of a USB tree, the host's own the first: five hubs at most between host and device (USB 2.0, 4.1.1). */
 export const MOST_HUBS = 5;
 
-export type Refusal = 'no-data' | 'unauthenticated' | 'starved' | 'too-deep';
+export type Refusal = 'no-data' | 'no-analogue-mode' | 'unauthenticated' | 'starved' | 'too-deep';
 
 /** An accessory whose supply or data line leads to a host. */
 export interface AttachedDevice {
@@ -17,126 +20,182 @@ export interface AttachedDevice {
   /** Declared draw, and what its socket may give it after what else hangs there, mA. */
   readonly draws: number;
   readonly offered: number;
+  /** What it really takes at its busiest, and what is left for it after what the others really take, mA. */
+  readonly takes: number;
+  readonly left: number;
+  /** Metres of the longest run of lead, on its way to the host, between two parts with electronics. */
+  readonly run: number;
+  /** Isochronous bytes a millisecond, both ways together; 0 where its format is not known. */
+  readonly bytes: number;
   readonly fed: boolean;
   readonly refusal?: Refusal;
   /** Takes part in the host's work: seen, and not refused. */
   readonly accepted: boolean;
 }
 
-interface Walk {
-  readonly rig: Rig;
-  readonly laid: ReadonlyMap<string, LaidPart>;
-  readonly wires: Wiring;
-  readonly seen: Set<string>;
-}
-
-/** Where a socket's line leads: the first port of another part that does something with it. */
-function farPort(
-  walk: Walk,
-  placed: string,
-  port: string,
-  line: 'V' | 'D',
-): { placed: string; port: string } | undefined {
-  const start = contactKey(placed, port, line);
-  const seen = new Set<NodeKey>([start]);
-  for (const node of seen) {
-    for (const step of walk.wires.get(node) ?? []) {
-      if (seen.has(step.to)) continue;
-      seen.add(step.to);
-      const slash = step.to.indexOf('/');
-      const [id, rest] = [step.to.slice(0, slash), step.to.slice(slash + 1)];
-      const part = walk.laid.get(id)?.part;
-      const name = rest.slice(0, rest.lastIndexOf('.'));
-      if (id !== placed && (part?.bus?.port === name || part?.hub?.upstream === name))
-        return { placed: id, port: name };
-    }
-  }
-  return undefined;
+/** A supply that several sockets share, mA: what is left on paper, and really. */
+interface Budget {
+  declared: number;
+  real: number;
 }
 
 interface Feed {
   readonly host: string;
   readonly hubs: number;
   readonly wantsAuthentication: boolean;
-  /** What is left of a shared supply, mA; shared by all sockets of an unsupplied hub. */
-  readonly budget: { left: number };
+  readonly analogue: boolean;
+  readonly budget: Budget;
+  readonly supplied: boolean;
+  readonly run: number;
+  readonly seen: Set<string>;
 }
 
 const amount = (quantity: Quantity, laid: LaidPart): number => settle(quantity, laid);
 
-const isSupplied = (hub: BusHub, laid: LaidPart): boolean =>
-  hub.supplied !== undefined && settingOf(laid, hub.supplied.setting) === hub.supplied.is;
+const feedsOf = (feeds: Feeds, laid: LaidPart, supplied: boolean): number =>
+  typeof feeds === 'object' && 'supplied' in feeds
+    ? amount(supplied ? feeds.supplied : feeds.bare, laid)
+    : amount(feeds, laid);
+
+function refusalOf(device: BusDevice, feed: Feed, data: boolean, fed: boolean): Refusal | undefined {
+  if (!data || device.registersAs === 'power') return 'no-data';
+  if (device.registersAs === 'analogue' && !feed.analogue) return 'no-analogue-mode';
+  if (feed.wantsAuthentication && !device.authenticated) return 'unauthenticated';
+  if (feed.hubs > MOST_HUBS) return 'too-deep';
+  return fed ? undefined : 'starved';
+}
+
+/** A part that feeds itself takes nothing from the bus. */
+const feedsItself = (walk: Walk, laid: LaidPart, device: BusDevice): boolean =>
+  (laid.part.power ?? []).some(
+    (source) =>
+      !('port' in source && source.port === device.port) && suppliedBy(walk, laid, source) !== undefined,
+  );
 
 function attach(
+  walk: Walk,
   laid: LaidPart,
   device: BusDevice,
   feed: Feed,
-  offered: number,
-  data: boolean,
+  socket: { offered: number; left: number; data: boolean; run: number },
 ): AttachedDevice {
-  const draws = amount(device.draw, laid);
-  const fed = draws <= offered;
-  const refusal: Refusal | undefined = !data
-    ? 'no-data'
-    : feed.wantsAuthentication && !device.authenticated
-      ? 'unauthenticated'
-      : feed.hubs > MOST_HUBS
-        ? 'too-deep'
-        : fed
-          ? undefined
-          : 'starved';
+  const own = feedsItself(walk, laid, device);
+  const draws = own ? 0 : amount(device.draw, laid);
+  const takes = own ? 0 : amount(device.takes ?? device.draw, laid);
+  const fed = draws <= socket.offered;
+  const refusal = refusalOf(device, feed, socket.data, fed);
   return {
     host: feed.host,
     placed: laid.placed.id,
     device,
     hubs: feed.hubs,
     draws,
-    offered,
+    offered: socket.offered,
+    takes,
+    left: socket.left,
+    run: socket.run,
+    bytes: bytesPerFrame(device, laid),
     fed,
     ...(refusal && { refusal }),
     accepted: refusal === undefined,
   };
 }
 
-function follow(walk: Walk, owner: string, socket: BusSocket, feed: Feed): AttachedDevice[] {
-  if (!jointAt(walk.rig, { part: owner, port: socket.port })) return [];
-  const [supply, data] = [farPort(walk, owner, socket.port, 'V'), farPort(walk, owner, socket.port, 'D')];
+function belowHub(walk: Walk, laid: LaidPart, hub: BusHub, feed: Feed, from: Budget, run: number): Feed {
+  const supplies = (hub.supplied ?? []).flatMap((source) => suppliedBy(walk, laid, source) ?? []);
+  const supply = supplies.length > 0 ? Math.max(...supplies) : undefined;
+  const less = (mA: number) => Math.max(0, mA - hub.ownDraw);
+  return {
+    ...feed,
+    hubs: feed.hubs + 1,
+    wantsAuthentication: feed.wantsAuthentication && !hub.authenticated,
+    analogue: false,
+    supplied: supply !== undefined,
+    run,
+    budget:
+      supply === undefined
+        ? { declared: less(from.declared), real: less(from.real) }
+        : { declared: less(supply), real: less(supply) },
+  };
+}
+
+const isAccessory = ({ part }: LaidPart, port: string): boolean =>
+  part.bus?.port === port || part.hub?.upstream === port;
+
+function follow(walk: Walk, owner: LaidPart, socket: BusSocket, feed: Feed): AttachedDevice[] {
+  const { id } = owner.placed;
+  if (!jointAt(walk.rig, { part: id, port: socket.port })) return [];
+  const at = (line: 'V' | 'D'): FarPort | undefined => farPort(walk, id, socket.port, line, isAccessory);
+  const [supply, data] = [at('V'), at('D')];
   const far = data ?? supply;
   const laid = far && walk.laid.get(far.placed);
-  if (!far || !laid || walk.seen.has(far.placed)) return [];
-  walk.seen.add(far.placed);
-  const owning = walk.laid.get(owner);
-  const limit = owning && supply ? amount(socket.feeds, owning) : 0;
-  const offered = Math.min(limit, feed.budget.left);
+  if (!far || !laid || feed.seen.has(far.placed)) return [];
+  feed.seen.add(far.placed);
+  const limit = supply ? feedsOf(socket.feeds, owner, feed.supplied) : 0;
+  const offered: Budget = {
+    declared: Math.min(limit, feed.budget.declared),
+    real: Math.min(limit, feed.budget.real),
+  };
   const carries = data !== undefined && socket.data;
+  const run = Math.max(feed.run, far.metres);
   const { bus, hub } = laid.part;
   if (bus?.port === far.port) {
-    const attached = attach(laid, bus, feed, offered, carries);
-    if (attached.fed) feed.budget.left -= attached.draws;
+    const attached = attach(walk, laid, bus, feed, {
+      offered: offered.declared,
+      left: offered.real,
+      data: carries,
+      run,
+    });
+    if (attached.fed) {
+      feed.budget.declared -= attached.draws;
+      feed.budget.real -= attached.takes;
+    }
     return [attached];
   }
   if (!hub || !carries) return [];
-  const supplied = isSupplied(hub, laid);
-  const below: Feed = {
-    host: feed.host,
-    hubs: feed.hubs + 1,
-    wantsAuthentication: feed.wantsAuthentication && !hub.authenticated,
-    budget: supplied ? { left: Infinity } : { left: Math.max(0, offered - hub.ownDraw) },
-  };
-  return hub.sockets.flatMap((s) => follow(walk, far.placed, s, below));
+  const below = belowHub(walk, laid, hub, feed, offered, run);
+  return hub.sockets.flatMap((s) => follow(walk, laid, s, below));
 }
 
 /** Every accessory that a host's digital ports reach, through leads, adapters and hubs, with what becomes of it. */
 export function attachedDevices(rig: Rig, wires: Wiring): AttachedDevice[] {
   const laid = new Map(laidParts(rig).map((l) => [l.placed.id, l]));
-  return [...laid.values()].flatMap(({ placed, part }) =>
-    (part.host?.busPorts ?? []).flatMap((socket) =>
-      follow({ rig, laid, wires, seen: new Set([placed.id]) }, placed.id, socket, {
-        host: placed.id,
+  const walk: Walk = { rig, laid, wires };
+  return [...laid.values()].flatMap((host) =>
+    (host.part.host?.busPorts ?? []).flatMap((socket) =>
+      follow(walk, host, socket, {
+        host: host.placed.id,
         hubs: 0,
         wantsAuthentication: socket.wantsAuthentication,
-        budget: { left: Infinity },
+        analogue: socket.analogue ?? false,
+        budget: { declared: Infinity, real: Infinity },
+        supplied: false,
+        run: 0,
+        seen: new Set([host.placed.id]),
       }),
     ),
   );
+}
+
+/** Parts whose stages have power: those that need none, and those that one of their sources feeds. */
+export function livePowered(
+  rig: Rig,
+  wires: Wiring,
+  devices: readonly AttachedDevice[],
+): (placed: string) => boolean {
+  const laid = new Map(laidParts(rig).map((l) => [l.placed.id, l]));
+  const walk: Walk = { rig, laid, wires };
+  const fed = new Set(devices.filter((d) => d.fed).map((d) => `${d.placed} ${d.device.port}`));
+  const live = new Map(
+    [...laid].map(([id, l]) => [
+      id,
+      !l.part.power ||
+        l.part.power.some((source) =>
+          'port' in source
+            ? fed.has(`${id} ${source.port}`) || outletAt(walk, id, source.port) !== undefined
+            : suppliedBy(walk, l, source) !== undefined,
+        ),
+    ]),
+  );
+  return (placed) => live.get(placed) ?? true;
 }

@@ -10,11 +10,22 @@ export const FINDING_CODES = [
   'does-not-fit',
   'no-path',
   'usb-no-data',
+  'no-analogue-mode',
   'accessory-unauthenticated',
   'starved',
   'usb-too-deep',
+  'isochronous-exceeded',
+  'brown-out',
+  'usb-lead-long',
   'two-sound-devices',
+  'not-noticed',
   'app-does-not-take',
+  'own-microphone-chosen',
+  'page-not-reloaded',
+  'switched-off',
+  'part-unpowered',
+  'wrong-input-number',
+  'track-not-armed',
   'contacts-swapped',
   'mic-line-shorted',
   'mic-line-loaded',
@@ -24,13 +35,18 @@ export const FINDING_CODES = [
   'too-quiet',
   'cancels-in-mono',
   'one-side-only',
+  'shares-track',
   'clips',
   'stage-clips',
+  'playback-returns',
+  'guests-not-heard',
+  'playback-moved',
+  'monitor-off',
   'uncertain-contact',
 ] as const;
 export type FindingCode = (typeof FINDING_CODES)[number];
 
-export type UnitName = 'V' | 'mA' | 'ohm' | 'dB' | 'dBFS' | 'dBV' | 'm' | '';
+export type UnitName = 'V' | 'mA' | 'ohm' | 'dB' | 'dBFS' | 'dBV' | 'm' | 'B' | '';
 
 /** A measured value: what the engine computed, under the name that the sentence uses. */
 export interface Measured {
@@ -68,6 +84,8 @@ export interface Finding {
   readonly source?: string;
   readonly recorder?: string;
   readonly other?: string;
+  /** A switch of `where.part`, or a choice in its app, on which it hangs. */
+  readonly setting?: string;
   readonly values: readonly Measured[];
   readonly limit?: Limit;
   readonly origin: Origin;

@@ -23,12 +23,13 @@ export function clips(facts: Facts): Finding[] {
 
 /** A source on one side of a recorder that has two. */
 export function oneSideOnly(facts: Facts): Finding[] {
+  if (facts.rig.purpose.tracks === 'apart') return [];
   return facts.arrivals.flatMap((arrival): Finding[] => {
     const input = inputOf(facts, arrival);
     if (arrival.state !== 'recorded' || !input || input.channels.length < 2) return [];
     // An app that sums its sides has none to be empty.
     if (arrival.channels === 'both' || arrival.channels === 'mono') return [];
-    const silent = input.channels.find((c) => c.side !== arrival.channels);
+    const silent = input.channels.find((c) => c.side !== arrival.channels && c.side !== 'further');
     const peak = Math.max(
       -Infinity,
       ...(silent?.signals ?? []).filter((s) => s.source.placed === arrival.source).map((s) => s.peak),

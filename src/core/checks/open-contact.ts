@@ -9,15 +9,19 @@ import { COMPUTED } from './origins';
 /** The contacts from which an input takes sound: of a headset jack the microphone's alone. */
 function inputContacts(facts: Facts, input: HostInput): NodeKey[] {
   const laid = facts.laid.get(input.placed);
-  const port = laid?.part.ports.find((p) => p.id === input.capture.port);
-  if (!laid || !port) return [];
-  const { detection } = input.capture;
-  return detection ? [`${input.placed}/${detection.microphone}`] : soundContacts(laid, port);
+  if (!laid) return [];
+  const { detection, channels, port } = input.capture;
+  if (detection) return [`${input.placed}/${detection.microphone}`];
+  const sockets = [...new Set(channels.map((channel) => channel.socket ?? port))];
+  return laid.part.ports.filter((p) => sockets.includes(p.id)).flatMap((p) => soundContacts(laid, p));
 }
 
+/** Nodes at which sound comes in: of sources, and of stages that bring it from elsewhere. */
 const sourceNodes = (facts: Facts): Set<NodeKey> =>
   new Set(
-    facts.elements.flatMap((e) => (e.kind === 'signal' || e.kind === 'electret' ? [e.a, e.b] : [])),
+    facts.elements.flatMap((e) =>
+      e.kind === 'signal' || e.kind === 'electret' || e.kind === 'drive' ? [e.a, e.b] : [],
+    ),
   );
 
 /** The joint at which the line from a contact ends on a contact with nothing behind it; undefined if it does not. */

@@ -57,3 +57,45 @@ export const MONO_SUM: Origin = {
   kind: 'our own',
   text: 'our own limit: the sum of both sides at most 10 dB under the louder side',
 };
+export const ANALOGUE_MODE: Origin = {
+  kind: 'standard',
+  text: 'USB Type-C specification, audio adapter accessory mode (appendix A; from memory)',
+};
+export const REAL_DRAW: Origin = {
+  kind: 'typical',
+  text: 'what the device really takes, typical; what the socket gives after USB 2.0, 7.2.1',
+};
+export const FRAME_BYTES: Origin = {
+  kind: 'standard',
+  text: 'USB 2.0, 5.6.3: 1,023 bytes of isochronous data in a full-speed frame',
+};
+export const USB_LEAD: Origin = {
+  kind: 'standard',
+  text: 'USB 2.0, 7.1.16 (cable delay; from memory): about 5 m a lead',
+};
+export const NOTICED: Origin = {
+  kind: 'common practice',
+  text: 'some mobile interfaces are noticed only with headphones in; try it with yours',
+};
+export const CHOICE_IN_APP: Origin = { kind: 'computed', text: 'what was chosen in the app' };
+export const SWITCH: Origin = { kind: 'computed', text: 'where the switch stands' };
+export const OWN_POWER: Origin = {
+  kind: 'computed',
+  text: 'what feeds the part, and where its switch stands',
+};
+export const OWN_TRACK: Origin = {
+  kind: 'computed',
+  text: 'the rig asks for a side or track of its own for each source',
+};
+export const HEADPHONES: Origin = {
+  kind: 'common practice',
+  text: 'guests are heard only from the device that the app runs on',
+};
+export const PLAYBACK_FOLLOWS: Origin = {
+  kind: 'common practice',
+  text: 'phones and tablets play back through the sound device that they record from',
+};
+export const RETURNED: Origin = {
+  kind: 'our own',
+  text: 'our own limit, 20 dB under full scale; talker echo is the matter of ITU-T G.131',
+};

@@ -1,4 +1,5 @@
 import { contactOf, type NodeKey, type Step } from '../circuit';
+import { socketsOf } from '../flow';
 import type { Facts } from '../pipeline/facts';
 import { jointBefore, outward, placedOf, soundContacts } from '../pipeline/outward';
 import { failing } from './failing';
@@ -19,7 +20,7 @@ function drivenContact(facts: Facts, contact: NodeKey): Step | undefined {
 function isInput(facts: Facts, node: NodeKey): boolean {
   const placed = placedOf(node);
   const port = node.slice(placed.length + 1, node.lastIndexOf('.'));
-  return facts.inputs.some((input) => input.placed === placed && input.capture.port === port);
+  return facts.inputs.some((input) => input.placed === placed && socketsOf(input.capture).includes(port));
 }
 
 /** A source's output that feeds nothing but another output. */

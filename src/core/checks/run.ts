@@ -1,18 +1,25 @@
 import type { Facts } from '../pipeline/facts';
-import { appDoesNotTake } from './app-does-not-take';
+import { appChoice } from './app-choice';
 import { cancelsInMono } from './cancels-in-mono';
 import { capsule } from './capsule';
 import { doesNotFit } from './does-not-fit';
 import { FINDING_CODES, findingKey, severityRank, type Finding } from './finding';
 import { clips, oneSideOnly, tooQuiet } from './levels-at-input';
 import { micLine } from './mic-line';
+import { guestsNotHeard, monitorOff, playbackMoved } from './monitoring';
 import { noPath } from './no-path';
+import { notNoticed } from './not-noticed';
 import { nothingIntended } from './nothing-intended';
 import { openContact } from './open-contact';
 import { outputIntoOutput } from './output-into-output';
+import { partUnpowered } from './part-unpowered';
+import { playbackReturns } from './playback-returns';
 import { stageClips } from './stage-clips';
+import { switchedOff } from './switched-off';
+import { sharesTrack, tracks } from './tracks';
 import { uncertainContact } from './uncertain';
 import { twoSoundDevices, usb } from './usb';
+import { usbLimits } from './usb-limits';
 import { voltageHarms } from './voltage-harms';
 
 const CHECKS: readonly ((facts: Facts) => Finding[])[] = [
@@ -21,16 +28,26 @@ const CHECKS: readonly ((facts: Facts) => Finding[])[] = [
   doesNotFit,
   noPath,
   usb,
+  usbLimits,
   twoSoundDevices,
-  appDoesNotTake,
+  notNoticed,
+  appChoice,
+  switchedOff,
+  partUnpowered,
+  tracks,
   capsule,
   micLine,
   openContact,
   outputIntoOutput,
   cancelsInMono,
   oneSideOnly,
+  sharesTrack,
   clips,
   stageClips,
+  playbackReturns,
+  guestsNotHeard,
+  playbackMoved,
+  monitorOff,
 ];
 
 /** A source that does not get through must never stay without a reason. */

@@ -1,9 +1,9 @@
 import { MOST_HUBS, type AttachedDevice } from '../bus';
 import type { Facts } from '../pipeline/facts';
-import { jointAt, type Rig } from '../rig';
+import { jointAt, jointsOf, type Rig } from '../rig';
 import { failing } from './failing';
 import type { Finding, Place } from './finding';
-import { AUTHENTICATION, DATA_LINE, ONE_DEVICE, USB_CURRENT, USB_TREE } from './origins';
+import { ANALOGUE_MODE, AUTHENTICATION, DATA_LINE, ONE_DEVICE, USB_CURRENT, USB_TREE } from './origins';
 
 function placeOf(rig: Rig, { placed, device }: AttachedDevice): Place {
   const joint = jointAt(rig, { part: placed, port: device.port })?.id;
@@ -18,6 +18,8 @@ function refusal(rig: Rig, attached: AttachedDevice): Omit<Finding, 'source' | '
       return undefined;
     case 'no-data':
       return { ...common, code: 'usb-no-data', origin: DATA_LINE };
+    case 'no-analogue-mode':
+      return { ...common, code: 'no-analogue-mode', origin: ANALOGUE_MODE };
     case 'unauthenticated':
       return { ...common, code: 'accessory-unauthenticated', origin: AUTHENTICATION };
     case 'starved':
@@ -39,11 +41,16 @@ function refusal(rig: Rig, attached: AttachedDevice): Omit<Finding, 'source' | '
   }
 }
 
+/** A sound device, or a source's own socket that turns out to charge only. */
+const couldBring = (facts: Facts, { device, placed }: AttachedDevice, source: string): boolean =>
+  device.captures.length > 0 ||
+  (device.registersAs === 'power' && placed === source && jointsOf(facts.rig, placed).length === 1);
+
 /** Accessories that the host sees but does not take, or that cannot be seen at all. */
 export function usb(facts: Facts): Finding[] {
   return failing(facts).flatMap(({ arrival }) =>
     facts.devices
-      .filter((device) => device.host === arrival.recorder && device.device.captures.length > 0)
+      .filter((device) => device.host === arrival.recorder && couldBring(facts, device, arrival.source))
       .flatMap((device) => refusal(facts.rig, device) ?? [])
       .map((finding) => ({ ...finding, source: arrival.source, recorder: arrival.recorder })),
   );
@@ -56,7 +63,7 @@ export function twoSoundDevices(facts: Facts): Finding[] {
       (d) => d.host === host && d.accepted && d.device.captures.length > 0,
     );
     const second = sounding[1];
-    if (!second) return [];
+    if (!second || facts.laid.get(host)?.part.host?.manyDevices) return [];
     return [
       {
         code: 'two-sound-devices',

@@ -29,6 +29,12 @@ export interface AlternatingSolution {
    * nothing of that source comes.
    */
   readonly gain: (source: string, plus: number | undefined, minus: number | undefined) => Phasor | undefined;
+  /** What each exciter (the source itself, and every stage it drives) brings to that voltage; they add up to `gain`. */
+  readonly contributions: (
+    source: string,
+    plus: number | undefined,
+    minus: number | undefined,
+  ) => readonly { readonly exciter: string; readonly volts: Phasor }[];
   /** Level at a drive, ahead of its output impedance, in dB re the source's volt; −Infinity where nothing comes. */
   readonly driven: (source: string, drive: string) => number;
 }
@@ -136,20 +142,18 @@ export function solveAlternating(
     excited.set(source, known);
     return known;
   };
+  const contributions: AlternatingSolution['contributions'] = (source, from, to) => {
+    if (from === undefined || to === undefined || split.floor.get(from) !== split.floor.get(to)) return [];
+    return [...reached(source)]
+      .filter(([exciter]) => responses.has(exciter) && floorsOf.get(exciter)?.has(split.floor.get(from)))
+      .map(([exciter, volts]) => ({ exciter, volts: product(across(stages, exciter, from, to), volts) }));
+  };
   return {
+    contributions,
     driven: (source, drive) => 20 * Math.log10(magnitude(reached(source).get(drive) ?? ZERO)),
     gain: (source, from, to) => {
-      if (from === undefined || to === undefined || split.floor.get(from) !== split.floor.get(to)) {
-        return undefined;
-      }
-      const here = [...reached(source)].filter(
-        ([exciter]) => responses.has(exciter) && floorsOf.get(exciter)?.has(split.floor.get(from)),
-      );
-      if (here.length === 0) return undefined;
-      return here.reduce<Phasor>((sum, [exciter, volts]) => {
-        const gain = across(stages, exciter, from, to);
-        return plus(sum, product(gain, volts));
-      }, ZERO);
+      const here = contributions(source, from, to);
+      return here.length === 0 ? undefined : here.reduce((sum, { volts }) => plus(sum, volts), ZERO);
     },
   };
 }

@@ -24,7 +24,7 @@ export type NetElement = SettledEnds &
     | { readonly kind: 'transformer'; readonly c: NodeKey; readonly d: NodeKey; readonly ratio: number }
     | { readonly kind: 'sense'; readonly id: string; readonly ohms: number; readonly noise: number }
     | { readonly kind: 'drive'; readonly id: string; readonly ohms: number; readonly clip: number }
-    | { readonly kind: 'supply'; readonly volts: number }
+    | { readonly kind: 'supply'; readonly volts: number; readonly fedBy?: string }
     | {
         readonly kind: 'signal';
         readonly id: string;
@@ -36,11 +36,20 @@ export type NetElement = SettledEnds &
     | { readonly kind: 'electret'; readonly id: string; readonly capsule: Electret }
   );
 
-/** From a sense to a drive: a real gain, negative where it inverts. */
+/** From a sense to a drive: a real gain, negative where it inverts, 0 where it is switched off. */
 export interface NetPath {
   readonly from: string;
   readonly to: string;
   readonly gain: number;
+}
+
+/** A path with the part that it belongs to and what it takes. */
+export interface StagePath extends NetPath {
+  readonly placed: string;
+  /** Milliseconds. */
+  readonly delay: number;
+  /** The part's stages work only while this direct voltage stands. */
+  readonly needs?: { readonly plus: NodeKey; readonly minus: NodeKey; readonly volts: number };
 }
 
 /** Two contacts that touch at a joint. */
@@ -77,7 +86,6 @@ type ElementOf<K extends NetElement['kind']> = K extends 'resistor'
 interface Settling {
   readonly figure: (quantity: Quantity) => number;
   readonly key: (node: string) => NodeKey;
-  readonly isFed: (port: string) => boolean;
 }
 
 const SETTLERS: SettlerOf = {
@@ -102,9 +110,10 @@ const SETTLERS: SettlerOf = {
     ohms: figure(e.ohms),
     clip: figure(e.clip),
   }),
-  supply: (e, { figure, isFed }) => ({
+  supply: (e, { figure }) => ({
     kind: 'supply',
-    volts: e.fedBy === undefined || isFed(e.fedBy) ? figure(e.volts) : 0,
+    volts: figure(e.volts),
+    ...(e.fedBy !== undefined && { fedBy: e.fedBy }),
   }),
   signal: (e, { figure, key }) => ({
     kind: 'signal',
@@ -119,36 +128,58 @@ const SETTLERS: SettlerOf = {
   electret: (e, { key }) => ({ kind: 'electret', id: key(e.id), capsule: e }),
 };
 
-function settleElement(
-  element: CircuitElement,
-  laid: LaidPart,
-  isFed: (port: string) => boolean,
-): NetElement {
+function settleElement(element: CircuitElement, laid: LaidPart): NetElement {
   const placed = laid.placed.id;
   const key = (node: string) => nodeKey(placed, node);
-  const settling: Settling = { figure: (quantity) => settle(quantity, laid), key, isFed };
+  const settling: Settling = { figure: (quantity) => settle(quantity, laid), key };
   const kind = element.kind === 'conductor' ? 'resistor' : element.kind;
   const settler = SETTLERS[kind] as (e: CircuitElement, s: Settling) => Settled<NetElement['kind']>;
   return { placed, a: key(element.a), b: key(element.b), ...settler(element, settling) } as NetElement;
 }
 
-/** Elements of every laid part, settled. `isFed` says whether a part's port has a live supply line. */
-export function netElements(rig: Rig, isFed: (placed: string, port: string) => boolean): NetElement[] {
-  return laidParts(rig).flatMap((laid) =>
-    laid.part.circuit.map((element) => settleElement(element, laid, (port) => isFed(laid.placed.id, port))),
-  );
+/** Elements of every laid part, settled, as if all of it were powered. */
+export function netElements(rig: Rig): NetElement[] {
+  return laidParts(rig).flatMap((laid) => laid.part.circuit.map((element) => settleElement(element, laid)));
 }
 
-/** Paths of every laid part, their gains settled; a path that is switched off is left out. */
-export function netPaths(rig: Rig): NetPath[] {
-  return laidParts(rig).flatMap((laid) =>
-    (laid.part.paths ?? []).flatMap((path) => {
+/** Who has power: a port's supply line, and a part's stages. */
+export interface Powered {
+  readonly isFed: (placed: string, port: string) => boolean;
+  readonly isLive: (placed: string) => boolean;
+}
+
+/** The same elements with what has no power at rest: supplies at 0 V, sound sources silent. */
+export function powerElements(elements: readonly NetElement[], { isFed, isLive }: Powered): NetElement[] {
+  return elements.map((element) => {
+    if (element.kind !== 'supply' && element.kind !== 'signal') return element;
+    const fed =
+      element.kind !== 'supply' || element.fedBy === undefined || isFed(element.placed, element.fedBy);
+    if (fed && isLive(element.placed)) return element;
+    return element.kind === 'supply'
+      ? { ...element, volts: 0 }
+      : { ...element, sensitivity: -Infinity, noise: -Infinity };
+  });
+}
+
+/** Paths of every laid part that has power, their gains settled; one that is switched off has gain 0. */
+export function netPaths(rig: Rig, isLive: (placed: string) => boolean = () => true): StagePath[] {
+  return laidParts(rig).flatMap((laid) => {
+    const { id } = laid.placed;
+    const key = (node: string) => nodeKey(id, node);
+    const needs = laid.part.stagesNeed;
+    return (laid.part.paths ?? []).map((path): StagePath => {
       const decibels = path.gain.reduce<number>((sum, quantity) => sum + settle(quantity, laid), 0);
-      if (decibels === -Infinity) return [];
-      const gain = 10 ** (decibels / 20) * (path.inverts ? -1 : 1);
-      return [{ from: nodeKey(laid.placed.id, path.from), to: nodeKey(laid.placed.id, path.to), gain }];
-    }),
-  );
+      const gain = isLive(id) ? 10 ** (decibels / 20) * (path.inverts ? -1 : 1) : 0;
+      return {
+        placed: id,
+        from: key(path.from),
+        to: key(path.to),
+        gain,
+        delay: path.delay ?? 0,
+        ...(needs && { needs: { plus: key(needs.plus), minus: key(needs.minus), volts: needs.volts } }),
+      };
+    });
+  });
 }
 
 /** Contacts that touch, joint by joint, as this reading has them. */

@@ -130,7 +130,7 @@ function questionsOf(rig: Rig): { question: Question; alive: (id: string) => boo
   const matings = mateJoints(rig);
   const [reading] = readings(matings);
   const netlist: Netlist = {
-    elements: netElements(rig, () => true),
+    elements: netElements(rig),
     paths: netPaths(rig),
     touches: reading ? touchLinks(matings, reading) : [],
   };

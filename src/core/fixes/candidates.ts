@@ -1,9 +1,10 @@
-import type { Finding } from '../checks';
+import type { Finding, FindingCode } from '../checks';
 import { appOf } from '../flow';
 import { APPS, CATALOGUE, DEFAULT_APP, isTurnable, type Part, type PartSetting } from '../parts';
 import { mate } from '../plugs';
 import { ladder } from '../pipeline';
 import {
+  choiceOf,
   endsOf,
   jointAt,
   jointsOf,
@@ -47,6 +48,70 @@ function places(setting: PartSetting): readonly SettingValue[] {
   const step = Math.max(1, Math.round(wide / setting.step)) * setting.step;
   const count = Math.floor((setting.to - setting.from) / step) + 1;
   return Array.from({ length: count }, (_, index) => setting.from + index * step);
+}
+
+/** Every other choice in the app of a host. */
+function choices(laid: LaidPart): RigEdit[] {
+  return (appOf(laid)?.choices ?? []).flatMap((choice) =>
+    places(choice)
+      .filter((option) => option !== choiceOf(laid.placed, choice.id))
+      .map((option) => ({ kind: 'choose', part: laid.placed.id, choice: choice.id, option }) as const),
+  );
+}
+
+/** Headphones and supplies that go into a free socket or onto a free plug of a part. */
+function additions(rig: Rig, laid: LaidPart): RigEdit[] {
+  const free = laid.part.ports.filter((port) => !jointAt(rig, { part: laid.placed.id, port: port.id }));
+  return free.flatMap((port) =>
+    CATALOGUE.filter((part) => part.family === 'supply' || part.family === 'headphones').flatMap((part) =>
+      matchPorts(part, [port]).flatMap(([own]) =>
+        own === undefined
+          ? []
+          : [
+              {
+                kind: 'add',
+                part: part.id,
+                port: own,
+                at: { part: laid.placed.id, port: port.id },
+              } as const,
+            ],
+      ),
+    ),
+  );
+}
+
+/** Findings that something plugged in beside the chain may cure. */
+const CURED_BY_ADDING: readonly FindingCode[] = [
+  'starved',
+  'brown-out',
+  'part-unpowered',
+  'not-noticed',
+  'guests-not-heard',
+];
+
+/** Findings that hang on what was chosen in the app. */
+const CURED_IN_APP: readonly FindingCode[] = [
+  'own-microphone-chosen',
+  'page-not-reloaded',
+  'wrong-input-number',
+  'track-not-armed',
+  'shares-track',
+  'monitor-off',
+];
+
+/** Every other free port of the rig into which the plug of a misplaced part also goes. */
+function replug(rig: Rig, laid: LaidPart): RigEdit[] {
+  return jointsOf(rig, laid.placed.id).flatMap((joint) => {
+    const ends = endsOf(joint, laid.placed.id);
+    const near = ends && portOf(rig, ends.near);
+    if (!near) return [];
+    return laidParts(rig).flatMap((other) =>
+      other.part.ports
+        .map((port) => ({ port, ref: { part: other.placed.id, port: port.id } }))
+        .filter(({ port, ref }) => !jointAt(rig, ref) && mate(port, near).fits)
+        .map(({ ref }) => ({ kind: 'move', joint: joint.id, from: ends.far, to: ref }) as const),
+    );
+  });
 }
 
 function settings(laid: LaidPart): RigEdit[] {
@@ -97,13 +162,33 @@ function inserts(rig: Rig, onChain: ReadonlySet<string>): RigEdit[] {
     });
 }
 
+/** The parts on which a finding lies, on the chain or beside it. */
+function concerned(rig: Rig, finding: Finding, chain: readonly LaidPart[]): LaidPart[] {
+  const joint = rig.joints.find((j) => j.id === finding.where.joint);
+  const named = [finding.where.part, finding.other, finding.recorder, joint?.plug.part, joint?.jack.part];
+  return laidParts(rig).filter((laid) => chain.includes(laid) || named.includes(laid.placed.id));
+}
+
+/** Hubs, adapters and interfaces that stand between a starved device and its host have the sockets for more power. */
+const powered = (rig: Rig): LaidPart[] =>
+  laidParts(rig).filter((laid) => laid.part.hub !== undefined || laid.part.power !== undefined);
+
 /** Single edits that might cure a finding; nothing is promised of them until the pipeline has tried them. */
 export function candidateEdits(rig: Rig, finding: Finding): RigEdit[] {
   const chain = chainOf(rig);
+  const pool = concerned(rig, finding, chain);
+  const { code } = finding;
   return [
-    ...chain.flatMap(settings),
+    ...[...new Set([...pool, ...powered(rig)])].flatMap(settings),
     // The app is what the user wants to do: another one is offered only where the app itself is the cause.
-    ...(finding.code === 'app-does-not-take' ? chain.flatMap(apps) : []),
+    ...(code === 'app-does-not-take' ? pool.flatMap(apps) : []),
+    ...(CURED_IN_APP.includes(code) ? pool.flatMap(choices) : []),
+    ...(CURED_BY_ADDING.includes(code)
+      ? [...new Set([...pool, ...powered(rig)])].flatMap((laid) => additions(rig, laid))
+      : []),
+    ...(code === 'playback-moved' || code === 'guests-not-heard'
+      ? pool.filter((laid) => laid.part.ears).flatMap((laid) => replug(rig, laid))
+      : []),
     ...chain.flatMap(turns),
     ...chain.flatMap((laid) => moves(rig, laid)),
     ...chain.flatMap((laid) => swaps(rig, laid)),

@@ -23,9 +23,17 @@ const MOST_OFFERED = 4;
 /** Less to do first: a switch, a lead turned or moved, one part for another, one part more. */
 const EFFORT: Record<RigEdit['kind'], number> = {
   set: 0,
+  choose: 0,
   turn: 0,
   move: 1,
   app: 1,
+  mean: 1,
+  tracks: 1,
+  label: 1,
+  note: 1,
+  policy: 1,
+  unplug: 1,
+  join: 1,
   voice: 1,
   distance: 1,
   length: 1,
@@ -33,6 +41,8 @@ const EFFORT: Record<RigEdit['kind'], number> = {
   swap: 2,
   remove: 2,
   insert: 3,
+  add: 2,
+  place: 2,
 };
 
 /** The edited rig lost the finding and gained none that weighs as much. */
@@ -46,7 +56,11 @@ export function cures(before: Outcome, after: Outcome, finding: Finding): boolea
 }
 
 const neededPart = (edit: RigEdit): string | undefined =>
-  edit.kind === 'swap' ? edit.to : edit.kind === 'insert' ? edit.part : undefined;
+  edit.kind === 'swap'
+    ? edit.to
+    : edit.kind === 'insert' || edit.kind === 'add' || edit.kind === 'place'
+      ? edit.part
+      : undefined;
 
 function priced(rig: Rig, edit: RigEdit, drawer: Drawer): Omit<Fix, 'outcome'> {
   const part = neededPart(edit);

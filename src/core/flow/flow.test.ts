@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { analyse } from '../pipeline';
 import { laidParts, type Rig } from '../rig';
 import { layRig, type RigSketch } from '../testing/lay-rig';
-import { APPS } from '../parts';
+import { APPS, EVIDENCE_KINDS, WAYS } from '../parts';
 import { dbFs } from '../units';
 import { VOICE_LEVEL, arrivalOf as flowArrival, mouthDistance, voiceAt } from '.';
 
@@ -96,8 +96,11 @@ describe('recorders and sources', () => {
 describe('app classes', () => {
   it('each names its evidence and a date', () => {
     for (const app of APPS) {
-      expect(['tested by you', 'common practice', 'claimed', 'untested']).toContain(app.evidence.kind);
-      expect(app.evidence.date).toMatch(/^\d{4}-\d{2}-\d{2}$/);
+      for (const way of WAYS) {
+        const { evidence } = app.takes[way];
+        expect(EVIDENCE_KINDS).toContain(evidence.kind);
+        expect(evidence.date).toMatch(/^\d{4}-\d{2}-\d{2}$/);
+      }
     }
   });
   it.each(APPS.map((app) => [app.id, app] as const))('%s takes a headset, as every class does', (id) => {
@@ -120,9 +123,9 @@ describe('app classes', () => {
         apps: { phone: id },
       });
       const arrival = arrivalOf(rig);
-      const taken = app.takes.includes('usb');
+      const { taken } = app.takes.usb;
       expect(arrival.state === 'recorded').toBe(taken);
-      if (taken) expect(arrival.channels).toBe(app.channels === 'mono' ? 'mono' : 'both');
+      if (taken) expect(arrival.channels).toBe(app.channels === 'stereo' ? 'both' : 'mono');
     },
   );
 });

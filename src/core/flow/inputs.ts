@@ -1,14 +1,15 @@
 import {
   magnitude,
   nodeKey,
+  settle,
   type AlternatingSolution,
   type DirectSolution,
   type Nets,
   type Phasor,
 } from '../circuit';
 import type { AttachedDevice } from '../bus';
-import type { BusDevice, Capture, CaptureChannel } from '../parts';
-import { jointAt, type LaidPart, type Rig } from '../rig';
+import type { BusDevice, Capture, CaptureChannel, Quantity } from '../parts';
+import { jointAt, jointsOf, settingOf, type LaidPart, type Rig } from '../rig';
 import {
   dbFs,
   dbV,
@@ -43,6 +44,10 @@ export interface ChannelSignal {
 
 export interface InputChannel {
   readonly side: CaptureChannel['side'];
+  /** Input number, from 1. */
+  readonly number: number;
+  /** RMS of the sine that just reaches full scale, at its nodes. */
+  readonly fullScale: DbV;
   readonly signals: readonly ChannelSignal[];
   /** The input's own noise and what the sources bring. */
   readonly noise: DbFs;
@@ -55,6 +60,10 @@ export interface HostInput {
   readonly capture: Capture;
   readonly plugged: boolean;
   readonly accepted: boolean;
+  /** Not turned off by an answer or a switch on the part itself. */
+  readonly on: boolean;
+  /** The part of which the host takes no notice, because a socket of it is empty. */
+  readonly unnoticed?: string;
   /** How the accessory registers; absent for a host's own socket. */
   readonly registersAs?: BusDevice['registersAs'];
   readonly sensed?: Sensed;
@@ -67,8 +76,7 @@ export interface InputContext {
   readonly direct: DirectSolution;
   readonly alternating: AlternatingSolution;
   readonly sources: readonly VoiceSource[];
-  /** Gain ahead of a converter, as its knob stands, dB. */
-  readonly gainOf: (placed: string, capture: Capture) => number;
+  readonly laid: ReadonlyMap<string, LaidPart>;
   /** Noise of resistors and stages between two nets, dBV. */
   readonly noise: (plus: number | undefined, minus: number | undefined) => DbV;
 }
@@ -77,32 +85,43 @@ export interface InputContext {
 const ROUNDING = 1e-7;
 
 /** RMS in dBV to speech peak in dBFS of an input whose full-scale sine has the RMS value `fullScale`. */
-export const peakAt = (rms: DbV, fullScale: DbV): DbFs => dbFs(rms + SPEECH_CREST - fullScale - SINE_CREST);
+export const peakAt = (rms: DbV, fullScale: DbV, crest: number = SPEECH_CREST): DbFs =>
+  dbFs(rms + crest - fullScale - SINE_CREST);
 
 /** RMS noise in dBV to dBFS, a full-scale sine being 0 dBFS (AES17-2015). */
 const noiseAt = (rms: number, fullScale: DbV): number => rms - fullScale;
+
+/** Full scale of a channel, its gain taken off, dBV. */
+function fullScaleOf(context: InputContext, placed: string, capture: Capture, spec: CaptureChannel): DbV {
+  const owner = context.laid.get(placed);
+  const gain = (quantity: Quantity | undefined) =>
+    owner && quantity !== undefined ? settle(quantity, owner) : 0;
+  return dbV(capture.fullScale - gain(capture.gain) - gain(spec.gain));
+}
 
 function channel(
   context: InputContext,
   placed: string,
   capture: Capture,
   spec: CaptureChannel,
+  number: number,
 ): InputChannel {
+  const fullScale = fullScaleOf(context, placed, capture, spec);
   const plus = context.nets.of(nodeKey(placed, spec.plus));
   const minus = context.nets.of(nodeKey(placed, spec.minus));
   const noises: number[] = [
-    noiseAt(capture.noise, capture.fullScale),
-    noiseAt(context.noise(plus, minus), capture.fullScale),
+    noiseAt(capture.noise, fullScale),
+    noiseAt(context.noise(plus, minus), fullScale),
   ];
   const signals = context.sources.flatMap((source) => {
     const gain = context.alternating.gain(source.id, plus, minus);
     if (!gain || magnitude(gain) < ROUNDING) return [];
     const loss = gainToDb(magnitude(gain));
-    noises.push(noiseAt(source.noise + loss, capture.fullScale));
+    noises.push(noiseAt(source.noise + loss, fullScale));
     const rms = dbV(source.level + loss);
-    return [{ source, rms, peak: peakAt(rms, capture.fullScale), gain }];
+    return [{ source, rms, peak: peakAt(rms, fullScale, source.crest), gain }];
   });
-  return { side: spec.side, signals, noise: dbFs(powerSumDb(noises)) };
+  return { side: spec.side, number, fullScale, signals, noise: dbFs(powerSumDb(noises)) };
 }
 
 function sense(context: InputContext, placed: string, capture: Capture): Sensed | undefined {
@@ -115,17 +134,49 @@ function sense(context: InputContext, placed: string, capture: Capture): Sensed 
   return { left, resistance, reading: readHeadset(resistance) };
 }
 
-function hostInput(context: InputContext, host: string, placed: string, capture: Capture, accepted: boolean) {
+/** The sockets whose being in use makes an input exist. */
+export const socketsOf = (capture: Capture): string[] => [
+  ...new Set([capture.port, ...capture.channels.flatMap((channel) => channel.socket ?? [])]),
+];
+
+/** The part on the way to a host's own socket of which the host takes no notice: a socket of it must be in use. */
+function unnoticedAt(context: InputContext, placed: string, port: string): string | undefined {
+  const { rig, laid } = context;
+  const seen = new Set([placed]);
+  const queue = [jointAt(rig, { part: placed, port })];
+  for (const joint of queue) {
+    for (const id of joint ? [joint.plug.part, joint.jack.part] : []) {
+      if (seen.has(id)) continue;
+      seen.add(id);
+      const part = laid.get(id)?.part;
+      if (part?.noticedWith !== undefined)
+        return jointAt(rig, { part: id, port: part.noticedWith }) ? undefined : id;
+      if (part?.family === 'lead' || part?.family === 'adapter') queue.push(...jointsOf(rig, id));
+    }
+  }
+  return undefined;
+}
+
+function hostInput(
+  context: InputContext,
+  host: string,
+  placed: string,
+  capture: Capture,
+  accepted: boolean,
+): HostInput {
   const sensed = sense(context, placed, capture);
-  const set = { ...capture, fullScale: dbV(capture.fullScale - context.gainOf(placed, capture)) };
+  const owner = context.laid.get(placed);
+  const unnoticed = sensed && unnoticedAt(context, placed, capture.port);
   return {
     host,
     placed,
     capture,
     accepted,
-    plugged: jointAt(context.rig, { part: placed, port: capture.port }) !== undefined,
+    on: !capture.on || (owner !== undefined && settingOf(owner, capture.on.setting) === capture.on.is),
+    plugged: socketsOf(capture).some((port) => jointAt(context.rig, { part: placed, port }) !== undefined),
+    ...(unnoticed !== undefined && { unnoticed }),
     ...(sensed && { sensed }),
-    channels: capture.channels.map((spec) => channel(context, placed, set, spec)),
+    channels: capture.channels.map((spec, index) => channel(context, placed, capture, spec, index + 1)),
   };
 }
 
@@ -134,7 +185,6 @@ export function hostInputs(
   context: InputContext,
   host: LaidPart,
   devices: readonly AttachedDevice[],
-  laid: ReadonlyMap<string, LaidPart>,
 ): HostInput[] {
   const own = (host.part.captures ?? []).map((capture) =>
     hostInput(context, host.placed.id, host.placed.id, capture, true),
@@ -142,7 +192,7 @@ export function hostInputs(
   const attached = devices
     .filter((device) => device.host === host.placed.id)
     .flatMap(({ placed, device, accepted }) =>
-      (laid.get(placed)?.part.captures ?? [])
+      (context.laid.get(placed)?.part.captures ?? [])
         .filter((capture) => device.captures.includes(capture.id))
         .map((capture) => ({
           ...hostInput(context, host.placed.id, placed, capture, accepted),

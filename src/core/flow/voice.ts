@@ -12,6 +12,9 @@ export const VOICE_LEVEL: Record<VoiceEffort, DbSpl> = {
 /** How far speech peaks lie above its RMS level. Typical. */
 export const SPEECH_CREST: Decibels = decibels(12);
 
+/** How far the peaks of an instrument or of mixed music lie above its RMS level. Typical. */
+export const PLAYED_CREST: Decibels = decibels(14);
+
 /** Mouth to a worn microphone, and mouth to the recording device held or on a stand. Typical. */
 const WORN = metres(0.2);
 const HELD = metres(1.2);

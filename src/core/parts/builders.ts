@@ -1,5 +1,14 @@
 import type { Connector, Contact, Gender } from '../plugs';
-import type { CircuitElement, KnobSetting, NodeName, PartPort, Quantity, SwitchSetting } from './types';
+import type {
+  CircuitElement,
+  GainPath,
+  KnobSetting,
+  NodeName,
+  Part,
+  PartPort,
+  Quantity,
+  SwitchSetting,
+} from './types';
 
 /**
  * Resistance of one lead conductor per metre: 28 AWG copper, 0.213 Ω/m at 20 °C (ASTM B258 wire table; from memory).
@@ -72,6 +81,7 @@ export const when = (setting: string): Quantity => ({ setting, values: { on: 0, 
 /** XLR pins of a balanced line: shield, hot, cold (IEC 61076-2-103, AES14). */
 export const XLR_ROLES = { '1': 'ground', '2': 'hot', '3': 'cold' } as const;
 export const USB_ROLES = { V: 'supply', G: 'ground', D: 'data' } as const;
+export const EIGHT_PIN_ROLES = { ...USB_ROLES, A: 'authentication' } as const;
 export const STEREO_ROLES = { T: 'left', R: 'right', S: 'ground' } as const;
 
 /** A microphone preamplifier's XLR socket: bridging input, and switched phantom power that dies with `fedBy`. */
@@ -106,3 +116,109 @@ export const stereoOutput = (
   { kind: 'drive', id: ids[0], a: `${port}.T`, b: `${port}.S`, ohms, clip },
   { kind: 'drive', id: ids[1], a: `${port}.R`, b: `${port}.S`, ohms, clip },
 ];
+
+/** What a lead or adapter is, in a line each. `joins`: contact of one end to contact of another. */
+interface LinkPlan {
+  readonly id: string;
+  readonly name: string;
+  readonly summary: string;
+  readonly price: number;
+  readonly ends: readonly PartPort[];
+  readonly joins: readonly (readonly [NodeName, NodeName])[];
+  readonly more?: readonly CircuitElement[];
+}
+
+/** A lead: conductors between its ends, and the capacitance given in `more`. */
+export const leadPart = ({ ends, joins, more = [], ...plan }: LinkPlan & { length: number }): Part => ({
+  ...plan,
+  family: 'lead',
+  ports: ends,
+  circuit: [...joins.map(([a, b]) => strand(a, b)), ...more],
+});
+
+/** An adapter: solder joints, no length to speak of. */
+export const adapterPart = ({ ends, joins, more = [], ...plan }: LinkPlan): Part => ({
+  ...plan,
+  family: 'adapter',
+  ports: ends,
+  circuit: [...joins.map(([a, b]) => ({ kind: 'wire', a, b }) as const), ...more],
+});
+
+/** Equally named contacts of two ends. */
+export const straight = (a: string, b: string, contacts: readonly Contact[]): [NodeName, NodeName][] =>
+  contacts.map((c) => [`${a}.${c}`, `${b}.${c}`]);
+
+type PortPlan = readonly [id: string, name: string, connector: Connector];
+
+/** A socket or plug that gives sound out or takes it in. */
+export const portWith = (
+  [id, name, connector]: PortPlan,
+  gender: Gender,
+  direction: PartPort['direction'],
+  roles: PartPort['roles'],
+): PartPort => ({ id, name, connector, gender, direction, ...(roles && { roles }) });
+
+export const BALANCED_ROLES = { T: 'hot', R: 'cold', S: 'ground' } as const;
+export const MONO_ROLES = { T: 'hot', S: 'ground' } as const;
+
+export const xlrIn = (id: string, name: string): PartPort =>
+  portWith([id, name, 'xlr-3'], 'jack', 'in', XLR_ROLES);
+export const jackIn = (id: string, name: string): PartPort =>
+  portWith([id, name, 'trs-6.35'], 'jack', 'in', BALANCED_ROLES);
+export const phonesOut = (connector: 'trs-3.5' | 'trs-6.35', id = 'phones'): PartPort =>
+  portWith([id, 'headphone socket', connector], 'jack', 'out', STEREO_ROLES);
+export const usbPort = (id: string, name: string, connector: Connector, gender: Gender): PartPort =>
+  portWith([id, name, connector], gender, 'both', USB_ROLES);
+
+/** A line or instrument input on a 6.35 mm socket; its switch says which. Typical impedances. */
+export const jackInput = (port: string, id: string, kind?: string): CircuitElement[] => [
+  {
+    kind: 'sense',
+    id,
+    a: `${port}.T`,
+    b: `${port}.R`,
+    ohms: kind === undefined ? 10_000 : { setting: kind, values: { line: 10_000, instrument: 1e6 } },
+    noise: -110,
+  },
+  { kind: 'resistor', a: `${port}.R`, b: `${port}.S`, ohms: 100 },
+  { kind: 'wire', a: `${port}.S`, b: 'ground' },
+];
+
+/** Line or instrument, as a combo socket's switch has it. */
+export const lineOrInstrument = (id: string, name: string): SwitchSetting => ({
+  kind: 'switch',
+  id,
+  name,
+  options: [
+    { id: 'line', name: 'line' },
+    { id: 'instrument', name: 'instrument' },
+  ],
+  initial: 'line',
+});
+
+/** A balanced line output: two drives of opposite polarity, 75 Ω a leg, +22 dBu at most. Typical. */
+export const balancedOutput = (port: string, id: string): CircuitElement[] => [
+  { kind: 'drive', id: `${id}-hot`, a: `${port}.T`, b: `${port}.S`, ohms: 75, clip: 13.8 },
+  { kind: 'drive', id: `${id}-cold`, a: `${port}.R`, b: `${port}.S`, ohms: 75, clip: 13.8 },
+  { kind: 'wire', a: `${port}.S`, b: 'ground' },
+];
+
+/** Half the voltage on each leg, one of them inverted: hot to cold is the whole. */
+export const ontoBalanced = (from: string, id: string, gain: readonly Quantity[]): GainPath[] => [
+  { from, to: `${id}-hot`, gain: [...gain, -6.02] },
+  { from, to: `${id}-cold`, gain: [...gain, -6.02], inverts: true },
+];
+
+/** Two sides that a host plays into a device, as signals that its paths can take up. Full scale in dBV. */
+export const playbackInto = (fullScale: number): CircuitElement[] =>
+  (['left', 'right'] as const).flatMap((side): CircuitElement[] => [
+    {
+      kind: 'signal',
+      id: `playback-${side}`,
+      hears: 'playback',
+      a: `play-${side}`,
+      b: 'ground',
+      sensitivity: fullScale,
+    },
+    { kind: 'sense', id: `play-${side}`, a: `play-${side}`, b: 'ground', ohms: 100_000, noise: -120 },
+  ]);

@@ -10,6 +10,7 @@ export type {
   Drive,
   Ear,
   Electret,
+  Feeds,
   GainPath,
   HeadsetDetection,
   Host,
@@ -21,12 +22,17 @@ export type {
   PartFamily,
   PartPort,
   PartSetting,
+  PowerOutlet,
+  PowerSource,
   Quantity,
   Sense,
   SignalSource,
+  StreamFormat,
+  SwitchedBy,
   SwitchSetting,
 } from './types';
+export { PART_FAMILIES } from './types';
 export { CATALOGUE, findPart } from './catalogue';
 export { isSymmetrical, isTurnable } from './symmetry';
-export type { App, AppId, Evidence, Way } from './apps';
-export { APPS, DEFAULT_APP, findApp } from './apps';
+export type { App, AppId, Evidence, Take, Way } from './apps';
+export { APPS, DEFAULT_APP, EVIDENCE_KINDS, TRACKS, WAYS, findApp } from './apps';

@@ -27,6 +27,6 @@ export function isSymmetrical(part: Part): boolean {
 
 /** A lead whose two ends could change places, and for which it matters. */
 export function isTurnable(part: Part): boolean {
-  const [a, b] = part.ports;
-  return part.family === 'lead' && a?.gender === b?.gender && !isSymmetrical(part);
+  const [a, b, ...more] = part.ports;
+  return part.family === 'lead' && more.length === 0 && a?.gender === b?.gender && !isSymmetrical(part);
 }

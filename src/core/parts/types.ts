@@ -74,12 +74,13 @@ export interface Supply extends TwoNodes {
 }
 /**
  * A voltage that carries sound, `a` positive. `hears: 'voice'`: an acoustic source with a sensitivity in dBV/Pa and
- * its own noise in dBV (20 Hz–20 kHz). `hears: 'playback'`: what the host plays, full scale in dBV.
+ * its own noise in dBV (20 Hz–20 kHz). `'played'`: an instrument or player, whose sensitivity is its usual RMS output in
+ * dBV. `'playback'`: what the host plays, full scale in dBV.
  */
 export interface SignalSource extends TwoNodes {
   readonly kind: 'signal';
   readonly id: string;
-  readonly hears: 'voice' | 'playback';
+  readonly hears: 'voice' | 'played' | 'playback';
   readonly sensitivity: Quantity;
   readonly noise?: Quantity;
   /** Sounds only while the direct voltage from `minus` to `plus` is at least `volts` (phantom, plug-in power). */
@@ -119,6 +120,8 @@ export interface GainPath {
   readonly to: string;
   readonly gain: readonly Quantity[];
   readonly inverts?: boolean;
+  /** Milliseconds that a digital path takes; 0 where absent. */
+  readonly delay?: number;
 }
 
 /** The letter that a contact bears in the drawing, filled where it brings, outlined where it expects. */
@@ -158,11 +161,24 @@ export interface KnobSetting {
 
 export type PartSetting = SwitchSetting | KnobSetting;
 
-/** One converter channel: the circuit voltage from `minus` to `plus`. */
+/**
+ * One converter channel: the circuit voltage from `minus` to `plus`. Its place in the capture's list is its input
+ * number, from 1; `further`: only apps that record by input number reach it.
+ */
 export interface CaptureChannel {
-  readonly side: 'left' | 'right' | 'mono';
+  readonly side: 'left' | 'right' | 'mono' | 'further';
   readonly plus: NodeName;
   readonly minus: NodeName;
+  /** Gain of this channel ahead of the converter, dB, beside the capture's own. */
+  readonly gain?: Quantity;
+  /** The socket whose sound contacts feed it, where that is not the capture's port. */
+  readonly socket?: string;
+}
+
+/** A switch at a place: how something is turned on. */
+export interface SwitchedBy {
+  readonly setting: string;
+  readonly is: string;
 }
 
 /** Headset detection by direct current: what the host reads at `microphone` against `ground`. */
@@ -183,6 +199,8 @@ export interface Capture {
   readonly noise: DbV;
   /** Gain ahead of the converter, dB: full scale and noise are given for none. */
   readonly gain?: Quantity;
+  /** The host takes it only while this switch stands so, such as the answer to "what did you plug in?". */
+  readonly on?: SwitchedBy;
   readonly detection?: HeadsetDetection;
 }
 
@@ -193,41 +211,72 @@ export interface Ear {
   readonly minus: NodeName;
 }
 
+/** What a sound device streams: channels each way, bits a sample, samples a second. */
+export interface StreamFormat {
+  readonly inputs: number;
+  readonly outputs: number;
+  readonly bits: Quantity;
+  readonly rate: number;
+  readonly speed: 'full' | 'high';
+}
+
 /** What a device with a digital plug is to its host. */
 export interface BusDevice {
   readonly port: string;
-  /** `headset`: a communications device, `audio`: class-compliant USB audio, `other`: keys, mice, storage, MIDI. */
-  readonly registersAs: 'headset' | 'audio' | 'other';
+  /**
+   * `headset`: a communications device, `audio`: class-compliant USB audio, `analogue`: a USB-C plug that wants the
+   * audio accessory mode of the port, `power`: a socket that only charges, `other`: keys, mice, storage, MIDI.
+   */
+  readonly registersAs: 'headset' | 'audio' | 'analogue' | 'power' | 'other';
   /** Has the chip that the 8-pin port asks for. */
   readonly authenticated: boolean;
-  /** Current that it declares, mA. */
+  /** Current that it declares, mA: on this the host decides. */
   readonly draw: Quantity;
+  /** Current that it really takes at its busiest, mA; what it declares where absent. */
+  readonly takes?: Quantity;
   readonly captures: readonly string[];
+  readonly format?: StreamFormat;
+  /** Has outputs of its own: the host's playback moves to it. */
+  readonly plays?: boolean;
 }
 
-/** A socket that feeds what is plugged in, mA. `data: false` for one that only charges. */
+/** What a socket gives, mA: always the same, or more while its hub or adapter is supplied. */
+export type Feeds = Quantity | { readonly supplied: Quantity; readonly bare: Quantity };
+
+/** A socket that feeds what is plugged in. `data: false` for one that only charges. */
 export interface BusSocket {
   readonly port: string;
-  readonly feeds: Quantity;
+  readonly feeds: Feeds;
   readonly data: boolean;
 }
 
+/** What a charger, a power bank or a computer's port gives at one of its sockets or plugs, mA. */
+export interface PowerOutlet {
+  readonly port: string;
+  readonly gives: Quantity;
+}
+
+/** How a part comes by its power: a switch or battery, or a supply line at one of its ports. */
+export type PowerSource = SwitchedBy | { readonly port: string };
+
 /**
- * A hub or host adapter: `upstream` is the plug toward the host. With `supply` (a mains unit of its own, or a charger in
- * its power socket) its sockets give `feeds`; without it they share what the host gives, less `ownDraw`.
+ * A hub or host adapter: `upstream` is the plug toward the host. Supplied (by a mains unit of its own, or by whatever is
+ * in its power socket) its sockets give what they can; without it they share what the host gives, less `ownDraw`.
  */
 export interface BusHub {
   readonly upstream: string;
   readonly sockets: readonly BusSocket[];
   readonly authenticated: boolean;
-  /** A setting that says whether its supply is in. Absent: it has none. */
-  readonly supplied?: { readonly setting: string; readonly is: string };
+  /** The switches and sockets that its supply may come by. Absent: it has none. */
+  readonly supplied?: readonly PowerSource[];
   readonly ownDraw: Milliamps;
 }
 
 /** A digital port of a host. */
 export interface HostPort extends BusSocket {
   readonly wantsAuthentication: boolean;
+  /** Has the audio accessory mode of USB Type-C, for dongles without a converter. */
+  readonly analogue?: boolean;
 }
 
 /** The built-in microphone. `calibration`: the sound pressure that gives RMS `calibrationDbfs`. */
@@ -244,21 +293,34 @@ export interface Host {
   readonly ownMicrophone: OwnMicrophone;
   readonly selects: 'when-detected' | 'when-plugged';
   readonly busPorts: readonly HostPort[];
+  /** Runs apps of the classes in apps.ts; a camera or recorder records by itself. */
+  readonly runsApps: boolean;
+  /** Takes several sound devices at once, as computers do. */
+  readonly manyDevices?: boolean;
 }
 
-export type PartFamily =
-  | 'receiver'
-  | 'microphone'
-  | 'headphones'
-  | 'lead'
-  | 'splitter'
-  | 'dongle'
-  | 'adapter'
-  | 'interface'
-  | 'mixer'
-  | 'hub'
-  | 'phone'
-  | 'camera';
+export const PART_FAMILIES = [
+  'receiver',
+  'pack',
+  'microphone',
+  'instrument',
+  'player',
+  'headphones',
+  'lead',
+  'splitter',
+  'dongle',
+  'adapter',
+  'box',
+  'interface',
+  'mixer',
+  'hub',
+  'supply',
+  'phone',
+  'computer',
+  'camera',
+  'recorder',
+] as const;
+export type PartFamily = (typeof PART_FAMILIES)[number];
 
 /** A part as data. Every figure is typical unless its comment says otherwise, and may be edited by the user. */
 export interface Part {
@@ -281,4 +343,12 @@ export interface Part {
   readonly bus?: BusDevice;
   readonly hub?: BusHub;
   readonly host?: Host;
+  /** Where it gives power to others. */
+  readonly outlets?: readonly PowerOutlet[];
+  /** Any one of these powers its stages; absent: it needs none. */
+  readonly power?: readonly PowerSource[];
+  /** Direct voltage from `minus` to `plus` that its stages want, such as phantom power. */
+  readonly stagesNeed?: { readonly plus: NodeName; readonly minus: NodeName; readonly volts: Volts };
+  /** A phone takes no notice of it while this port is empty. */
+  readonly noticedWith?: string;
 }

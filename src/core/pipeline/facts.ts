@@ -1,4 +1,4 @@
-import { attachedDevices, type AttachedDevice } from '../bus';
+import { attachedDevices, livePowered, type AttachedDevice } from '../bus';
 import {
   REFERENCE_FREQUENCY,
   isAlive,
@@ -9,34 +9,35 @@ import {
   noiseSolver,
   nodeKey,
   readings,
-  settle,
+  powerElements,
   solveAlternating,
   solveDirect,
   touchLinks,
   wiring,
   type AlternatingSolution,
+  type Branch,
   type DirectSolution,
   type JointMating,
   type NetElement,
-  type NetPath,
   type Netlist,
   type Nets,
   type Port,
   type Reading,
   type SoundSource,
+  type StagePath,
   type Wiring,
 } from '../circuit';
 import {
   arrivalOf,
   hostInputs,
   listeners,
+  playbackPlaces,
   voiceSource,
   type Arrival,
   type HostInput,
   type Listener,
   type VoiceSource,
 } from '../flow';
-import type { Capture } from '../parts';
 import { laidParts, type LaidPart, type Rig } from '../rig';
 
 /** What is the same in every reading of the joints. */
@@ -45,8 +46,12 @@ export interface RigFacts {
   readonly laid: ReadonlyMap<string, LaidPart>;
   readonly matings: readonly JointMating[];
   readonly devices: readonly AttachedDevice[];
+  /** Whether a part's stages have power. */
+  readonly isLive: (placed: string) => boolean;
+  /** Where the playback of each host comes out: part that plays → host. */
+  readonly playsAt: ReadonlyMap<string, string>;
   readonly elements: readonly NetElement[];
-  readonly paths: readonly NetPath[];
+  readonly paths: readonly StagePath[];
 }
 
 /** Everything computed from one reading of the joints. The checks read this and nothing else. */
@@ -58,33 +63,42 @@ export interface Facts extends RigFacts {
   readonly direct: DirectSolution;
   readonly alternating: AlternatingSolution;
   readonly voices: readonly VoiceSource[];
+  readonly playing: readonly SoundSource[];
   readonly inputs: readonly HostInput[];
   readonly arrivals: readonly Arrival[];
   readonly listeners: readonly Listener[];
 }
 
-/** Touches of the likeliest reading: digital plugs have no other. */
-function busWiring(rig: Rig, matings: readonly JointMating[]): Wiring {
-  const [reading] = readings(matings);
-  return wiring({
-    elements: netElements(rig, () => false),
-    touches: reading ? touchLinks(matings, reading) : [],
-  });
-}
-
 export function rigFacts(rig: Rig): RigFacts {
   const matings = mateJoints(rig);
-  const devices = attachedDevices(rig, busWiring(rig, matings));
+  const elements = netElements(rig);
+  // Digital plugs have no uncertain reading, so the likeliest serves for the bus.
+  const [reading] = readings(matings);
+  const wires = wiring({ elements, touches: reading ? touchLinks(matings, reading) : [] });
+  const devices = attachedDevices(rig, wires);
   const fed = new Set(devices.filter((d) => d.fed).map(({ placed, device }) => nodeKey(placed, device.port)));
+  const isLive = livePowered(rig, wires, devices);
+  const laid = new Map(laidParts(rig).map((l) => [l.placed.id, l]));
+  // A part that feeds itself feeds its phantom supply too.
+  const isFed = (placed: string, port: string) =>
+    fed.has(nodeKey(placed, port)) || (laid.get(placed)?.part.power !== undefined && isLive(placed));
   return {
     rig,
-    laid: new Map(laidParts(rig).map((laid) => [laid.placed.id, laid])),
+    laid,
     matings,
     devices,
-    elements: netElements(rig, (placed, port) => fed.has(nodeKey(placed, port))),
-    paths: netPaths(rig),
+    isLive,
+    playsAt: playbackPlaces(laid, devices),
+    elements: powerElements(elements, { isFed, isLive }),
+    paths: netPaths(rig, isLive),
   };
 }
+
+/** Paths whose stages have the phantom power that they want. */
+const poweredPaths = (paths: readonly StagePath[], nets: Nets, direct: DirectSolution): StagePath[] =>
+  paths.filter(
+    ({ needs }) => !needs || (direct.between(nets.of(needs.plus), nets.of(needs.minus)) ?? 0) >= needs.volts,
+  );
 
 const aliveIn = (nets: Nets, direct: DirectSolution) => (source: SoundSource) =>
   isAlive(source, nets, direct);
@@ -99,31 +113,35 @@ const capturePorts = (nets: Nets, laid: ReadonlyMap<string, LaidPart>): Port[] =
     ),
   );
 
-export function readFacts(base: RigFacts, reading: Reading): Facts {
+const isSound = (branch: Branch): branch is SoundSource =>
+  branch.kind === 'signal' || branch.kind === 'electret';
+
+function arrivalsAt(base: RigFacts, inputs: readonly HostInput[]): Arrival[] {
   const { rig, laid } = base;
-  const netlist = { elements: base.elements, paths: base.paths, touches: touchLinks(base.matings, reading) };
-  const nets = mergeNets(netlist);
-  const direct = solveDirect(nets);
-  const alternating = solveAlternating(nets, base.paths, REFERENCE_FREQUENCY, aliveIn(nets, direct));
-  const sounding = nets.branches.filter(
-    (b): b is SoundSource => b.kind === 'signal' || b.kind === 'electret',
-  );
-  const voices = sounding.flatMap((source) => voiceSource(rig, source) ?? []);
-  const noise = noiseSolver(nets, base.paths, capturePorts(nets, laid));
-  const gainOf = (placed: string, { gain }: Capture): number => {
-    const owner = laid.get(placed);
-    return owner && gain !== undefined ? settle(gain, owner) : 0;
-  };
-  const context = { rig, nets, direct, alternating, noise, gainOf, sources: voices };
-  const hosts = [...laid.values()].filter((l) => l.part.host);
-  const inputs = hosts.flatMap((host) => hostInputs(context, host, base.devices, laid));
-  const arrivals = rig.purpose.recorders.flatMap((id) => {
+  return rig.purpose.recorders.flatMap((id) => {
     const host = laid.get(id);
     if (!host?.part.host) return [];
     const own = inputs.filter((input) => input.host === id);
     return rig.purpose.sources.map((source) => arrivalOf(rig, host, own, source));
   });
+}
+
+export function readFacts(base: RigFacts, reading: Reading): Facts {
+  const { rig, laid, playsAt } = base;
+  const nets = mergeNets({ elements: base.elements, touches: touchLinks(base.matings, reading) });
+  const direct = solveDirect(nets);
+  const paths = poweredPaths(base.paths, nets, direct);
+  const netlist = { elements: base.elements, paths, touches: touchLinks(base.matings, reading) };
+  const alternating = solveAlternating(nets, paths, REFERENCE_FREQUENCY, aliveIn(nets, direct));
+  const sounding = nets.branches.filter(isSound);
+  const voices = sounding.flatMap((source) => voiceSource(rig, source) ?? []);
+  const noise = noiseSolver(nets, paths, capturePorts(nets, laid));
+  const context = { rig, nets, direct, alternating, noise, laid, sources: voices };
+  const hosts = [...laid.values()].filter((l) => l.part.host);
+  const inputs = hosts.flatMap((host) => hostInputs(context, host, base.devices));
+  const arrivals = arrivalsAt(base, inputs);
   const playing = sounding.filter((s) => s.kind === 'signal' && s.hears === 'playback');
+  const { sources } = rig.purpose;
   return {
     ...base,
     reading,
@@ -133,9 +151,10 @@ export function readFacts(base: RigFacts, reading: Reading): Facts {
     direct,
     alternating,
     voices,
+    playing,
     inputs,
     arrivals,
-    listeners: listeners({ nets, alternating, sources: playing }, [...laid.values()]),
+    listeners: listeners({ nets, alternating, playing, voices, arrivals, laid, playsAt, sources }),
   };
 }
 

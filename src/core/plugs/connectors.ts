@@ -10,7 +10,17 @@ export const PHONE_CONNECTORS = [
 export type PhoneConnector = (typeof PHONE_CONNECTORS)[number];
 
 /** Connectors whose contacts meet one to one, whatever their depth. */
-export const KEYED_CONNECTORS = ['8-pin', 'usb-a', 'usb-c', 'xlr-3', 'rca'] as const;
+export const KEYED_CONNECTORS = [
+  '8-pin',
+  'usb-a',
+  'usb-b',
+  'usb-c',
+  'usb-micro',
+  'xlr-3',
+  'rca',
+  'firewire',
+  'radio',
+] as const;
 export type KeyedConnector = (typeof KEYED_CONNECTORS)[number];
 
 export type Connector = PhoneConnector | KeyedConnector;
@@ -34,9 +44,13 @@ const CONTACTS: Record<Connector, readonly Contact[]> = {
   'trrs-6.35': ['T', 'R1', 'R2', 'S'],
   '8-pin': ['V', 'G', 'D', 'A'],
   'usb-a': ['V', 'G', 'D'],
+  'usb-b': ['V', 'G', 'D'],
   'usb-c': ['V', 'G', 'D'],
+  'usb-micro': ['V', 'G', 'D'],
   'xlr-3': ['1', '2', '3'],
   rca: ['T', 'S'],
+  firewire: ['V', 'G', 'D'],
+  radio: ['T', 'S'],
 };
 
 /** Contacts of a connector, tip (or supply line) first. */
@@ -75,9 +89,13 @@ const CONNECTOR_NAMES: Record<Connector, string> = {
   'trrs-6.35': '6.35 mm TRRS',
   '8-pin': '8-pin',
   'usb-a': 'USB-A',
+  'usb-b': 'USB-B',
   'usb-c': 'USB-C',
+  'usb-micro': 'micro USB',
   'xlr-3': 'XLR-3',
   rca: 'RCA',
+  firewire: 'FireWire',
+  radio: 'radio link',
 };
 
 export const connectorName = (connector: Connector): string => CONNECTOR_NAMES[connector];

@@ -41,6 +41,13 @@ export const FINDING_LIST: Record<FindingCode, FindingEntry> = {
     means: 'The lead or socket feeds the device and carries no data: the host never learns of it.',
     limit: 'Computed from the lines of the leads.',
   },
+  'no-analogue-mode': {
+    title: 'Port without analogue sound',
+    severity: ['blocks'],
+    means:
+      'A dongle without a converter wants the audio accessory mode of the USB-C port, and this port has none. A dongle with a converter inside works on any port that takes USB sound.',
+    limit: 'Audio adapter accessory mode of USB Type-C (appendix A; from memory).',
+  },
   'accessory-unauthenticated': {
     title: 'Not authenticated',
     severity: ['blocks'],
@@ -60,11 +67,75 @@ export const FINDING_LIST: Record<FindingCode, FindingEntry> = {
     means: 'More hubs lie between host and device than USB allows.',
     limit: 'Five hubs (USB 2.0, 4.1.1).',
   },
+  'isochronous-exceeded': {
+    title: 'More sound than the bus carries',
+    severity: ['blocks'],
+    means: 'A full-speed device streams more bytes a millisecond than one frame holds.',
+    limit: '1,023 bytes a frame of a millisecond (USB 2.0, 5.6.3).',
+  },
+  'brown-out': {
+    title: 'Comes and goes',
+    severity: ['spoils'],
+    means:
+      'The host takes the device on what it declares, but at its busiest it really takes more than its socket has left: the supply sags and it drops out.',
+    limit: 'What the socket has left (USB 2.0, 7.2.1); real draw typical.',
+  },
+  'usb-lead-long': {
+    title: 'USB lead too long',
+    severity: ['spoils'],
+    means: 'One run of lead between two devices is longer than USB allows; drop-outs are likely.',
+    limit: 'About 5 m (USB 2.0, 7.1.16; from memory).',
+  },
   'two-sound-devices': {
     title: 'Two sound devices',
     severity: ['blocks', 'spoils'],
     means: 'Phones and tablets take one USB sound device at a time; the second is ignored.',
     limit: 'One (common practice).',
+  },
+  'not-noticed': {
+    title: 'The phone takes no notice of it',
+    severity: ['blocks'],
+    means:
+      'Some mobile interfaces are noticed only while something sits in their headphone socket: their load is what the phone senses. Plug headphones in and leave them in.',
+    limit: 'A property of the part (common practice).',
+  },
+  'own-microphone-chosen': {
+    title: 'Own microphone chosen in the app',
+    severity: ['blocks'],
+    means: 'What is plugged in is offered, but the app’s source list stands at the device’s own microphone.',
+    limit: 'What was chosen in the app.',
+  },
+  'page-not-reloaded': {
+    title: 'Page not reloaded',
+    severity: ['blocks'],
+    means:
+      'The microphone was plugged in after the page was loaded; the page lists it only when loaded again.',
+    limit: 'What was done in the app.',
+  },
+  'switched-off': {
+    title: 'Switched off on the way',
+    severity: ['blocks'],
+    means: 'A mute, a channel switch or an answer to a question keeps the source out.',
+    limit: 'Where the switch stands.',
+  },
+  'part-unpowered': {
+    title: 'A part without power',
+    severity: ['blocks'],
+    means:
+      'The source, or a part on its way, has no power: flat battery, switched off, no charger or no phantom.',
+    limit: 'What feeds the part; least supply typical, P48 after IEC 61938.',
+  },
+  'wrong-input-number': {
+    title: 'Wrong input number',
+    severity: ['blocks'],
+    means: 'The device hears the source, but no track of the project records that input of it.',
+    limit: 'What was chosen in the app.',
+  },
+  'track-not-armed': {
+    title: 'Track not armed',
+    severity: ['blocks'],
+    means: 'A track has the right input and is not armed, so it records nothing.',
+    limit: 'What was chosen in the app.',
   },
   'app-does-not-take': {
     title: 'The app does not take it',
@@ -146,6 +217,39 @@ export const FINDING_LIST: Record<FindingCode, FindingEntry> = {
     severity: ['spoils'],
     means: 'Speech peaks drive a stage on the way past its largest output.',
     limit: 'Largest output of the stage (typical).',
+  },
+  'shares-track': {
+    title: 'Two sources on one track',
+    severity: ['spoils'],
+    means:
+      'The rig asks for a side or track of its own for each source, and two of them cannot be told apart later.',
+    limit: 'At least one side or track of its own.',
+  },
+  'playback-returns': {
+    title: 'The far end hears itself',
+    severity: ['spoils'],
+    means:
+      'What the device plays comes back into its own input: the caller’s channel stands in the caller’s own send. A send without it is a mix-minus.',
+    limit: 'Return at most −20 dBFS for full-scale playback (our own limit; talker echo: ITU-T G.131).',
+  },
+  'guests-not-heard': {
+    title: 'Nobody hears the far end',
+    severity: ['spoils'],
+    means: 'Headphones are in the rig, but none of them is on the side of the device that plays the far end.',
+    limit: 'Computed from the circuit; guests are heard only from the device that the app runs on.',
+  },
+  'playback-moved': {
+    title: 'Playback has moved',
+    severity: ['spoils'],
+    means:
+      'The headphones are in the device’s own output, and its playback comes out of the sound device it took.',
+    limit: 'Playback follows the sound device (common practice).',
+  },
+  'monitor-off': {
+    title: 'Monitoring is off',
+    severity: ['note'],
+    means: 'The headphones would hear the source if a monitor switch were on.',
+    limit: 'Speech at the ears at least −60 dBV (our own limit).',
   },
   'uncertain-contact': {
     title: 'Depends on the jack',

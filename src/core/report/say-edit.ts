@@ -1,4 +1,4 @@
-import { findApp, findPart, isTurnable, type PartSetting } from '../parts';
+import { DEFAULT_APP, findApp, findPart, isTurnable, type PartSetting } from '../parts';
 import { partOf, portOf, type Rig, type RigEdit, type SettingValue } from '../rig';
 import { formatDb } from '../units';
 import { capital, nameOf } from './words';
@@ -24,6 +24,9 @@ function placeName(setting: PartSetting | undefined, value: SettingValue): strin
   return option?.name ?? value;
 }
 
+const appIdOf = (rig: Rig, part: string): string =>
+  rig.parts.find((placed) => placed.id === part)?.app ?? DEFAULT_APP;
+
 /** The same where it is clear what is being replaced: the other part's name, and which end goes first. */
 export function sayChoice(rig: Rig, edit: RigEdit): string {
   return edit.kind === 'swap' ? `${partName(edit.to)}${endsAfter(edit)}` : sayEdit(rig, edit);
@@ -44,6 +47,32 @@ export function sayEdit(rig: Rig, edit: RigEdit): string {
       return `Make ${inSentence(nameOf(rig, edit.part))} ${edit.metres} m long`;
     case 'app':
       return `Use another app on ${inSentence(nameOf(rig, edit.part))}: ${findApp(edit.app)?.name ?? edit.app}`;
+    case 'choose': {
+      const choice = findApp(appIdOf(rig, edit.part))?.choices.find((c) => c.id === edit.choice);
+      return `In the app on ${inSentence(nameOf(rig, edit.part))}: ${choice?.name ?? edit.choice}, ${placeName(choice, edit.option)}`;
+    }
+    case 'policy':
+      return `Note that ${findApp(edit.policy.app)?.name ?? edit.policy.app} ${edit.policy.takes ? 'takes' : 'does not take'} ${edit.policy.way === 'usb' ? 'USB sound' : 'a headset'}`;
+    case 'add': {
+      const at = portOf(rig, edit.at)?.name ?? edit.at.port;
+      return `Plug ${inSentence(partName(edit.part))} into the ${at} of ${inSentence(nameOf(rig, edit.at.part))}`;
+    }
+    case 'place':
+      return `Lay out ${inSentence(partName(edit.part))}`;
+    case 'join':
+      return `Plug ${inSentence(nameOf(rig, edit.a.part))} and ${inSentence(nameOf(rig, edit.b.part))} together`;
+    case 'unplug':
+      return 'Pull the plug';
+    case 'mean': {
+      const as = edit.as === 'sources' ? 'a source to be recorded' : 'a recorder';
+      return `${capital(inSentence(nameOf(rig, edit.part)))} is ${edit.meant ? '' : 'not '}${as}`;
+    }
+    case 'tracks':
+      return edit.apart ? 'Keep the sources apart' : 'Every source on every side';
+    case 'label':
+      return `Call ${inSentence(nameOf(rig, edit.part))} ${edit.label}`;
+    case 'note':
+      return 'Write a note';
     case 'move': {
       const to = portOf(rig, edit.to)?.name ?? edit.to.port;
       return `Move the plug to the ${to} of ${inSentence(nameOf(rig, edit.to.part))}`;

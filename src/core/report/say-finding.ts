@@ -1,12 +1,36 @@
-import type { Finding, FindingCode, Measured } from '../checks';
+import type { Finding, FindingCode } from '../checks';
 import { connectorName, contactName, contactsOf, mate, type Misfit } from '../plugs';
 import { portOf, type Joint, type Rig } from '../rig';
 import { formatQuantity } from '../units';
 import { FINDING_LIST } from './finding-list';
+import { limitFigure, show } from './measured';
+import {
+  sayApp,
+  sayGuests,
+  sayInputNumber,
+  sayMonitorOff,
+  sayMoved,
+  sayNotArmed,
+  sayNotNoticed,
+  sayNotReloaded,
+  sayOwnChosen,
+  sayReturns,
+  saySharesTrack,
+  saySwitchedOff,
+} from './say-app';
+import {
+  sayBrownOut,
+  sayBytes,
+  sayCount,
+  sayLongLead,
+  sayNoAnalogueMode,
+  sayNoData,
+  sayStarved,
+  sayUnauthenticated,
+  sayUnpoweredPart,
+} from './say-device';
 import { figure, type Sentence } from './sentence';
 import { capital, list, nameOf, noun, numberWord, withArticle } from './words';
-
-const show = (m: Measured) => figure(formatQuantity(m.value, m.unit));
 
 const MISFIT: Record<Misfit, string> = {
   'two-plugs': 'both are plugs',
@@ -14,13 +38,6 @@ const MISFIT: Record<Misfit, string> = {
   size: 'they differ in size',
   family: 'they are of different kinds',
 };
-
-function limitFigure(finding: Finding) {
-  const { limit } = finding;
-  return figure(
-    limit ? `${formatQuantity(limit.value, limit.unit)} or ${limit.is === 'at least' ? 'more' : 'less'}` : '',
-  );
-}
 
 const jointOf = (rig: Rig, finding: Finding): Joint | undefined =>
   rig.joints.find((joint) => joint.id === finding.where.joint);
@@ -163,30 +180,6 @@ const sayHarm = (rig: Rig, f: Finding): Sentence => [
   '. Before plugging anything: fader down, phantom off.',
 ];
 
-const sayNoData = (rig: Rig, f: Finding): Sentence => [
-  `The way to ${nameOf(rig, f.other)} carries power and no data, so ${noun(rig, f.recorder)} never learns of it.`,
-];
-
-const sayUnauthenticated = (rig: Rig, f: Finding): Sentence => [
-  `${capital(noun(rig, f.recorder))} asks ${nameOf(rig, f.other)} to prove itself, and it has no chip for that.`,
-];
-
-const sayStarved = (rig: Rig, f: Finding): Sentence => [
-  `${capital(nameOf(rig, f.other))} is offered `,
-  ...f.values.map(show),
-  ' and declares that it needs ',
-  limitFigure(f),
-  `; ${noun(rig, f.recorder)} refuses it.`,
-];
-
-const sayCount = (rig: Rig, f: Finding): Sentence => [
-  `${capital(noun(rig, f.recorder))} has ${nameOf(rig, f.other)} with `,
-  ...f.values.flatMap((m) => [show(m), ` ${m.name}`]),
-  '; it takes ',
-  limitFigure(f),
-  '.',
-];
-
 const sayCancels = (rig: Rig, f: Finding): Sentence => [
   `Left and right carry ${noun(rig, f.source)} with opposite polarity. Summed to mono it falls by `,
   ...f.values.map((m) => figure(formatQuantity(-m.value, m.unit))),
@@ -201,10 +194,6 @@ const sayStage = (rig: Rig, f: Finding): Sentence => [
   '.',
 ];
 
-const sayApp = (rig: Rig, f: Finding): Sentence => [
-  `${capital(noun(rig, f.recorder))} offers ${nameOf(rig, f.other)} to its apps, and this class of app takes only a headset.`,
-];
-
 const REASONS: Record<FindingCode, (rig: Rig, finding: Finding) => Sentence> = {
   'nothing-intended': () => ['Choose which part is the source and which one records.'],
   'voltage-harms': sayHarm,
@@ -214,7 +203,23 @@ const REASONS: Record<FindingCode, (rig: Rig, finding: Finding) => Sentence> = {
   starved: sayStarved,
   'usb-too-deep': sayCount,
   'two-sound-devices': sayCount,
+  'no-analogue-mode': sayNoAnalogueMode,
+  'brown-out': sayBrownOut,
+  'isochronous-exceeded': sayBytes,
+  'usb-lead-long': sayLongLead,
+  'not-noticed': sayNotNoticed,
   'app-does-not-take': sayApp,
+  'own-microphone-chosen': sayOwnChosen,
+  'page-not-reloaded': sayNotReloaded,
+  'switched-off': saySwitchedOff,
+  'part-unpowered': sayUnpoweredPart,
+  'wrong-input-number': sayInputNumber,
+  'track-not-armed': sayNotArmed,
+  'shares-track': saySharesTrack,
+  'playback-returns': sayReturns,
+  'guests-not-heard': sayGuests,
+  'playback-moved': sayMoved,
+  'monitor-off': sayMonitorOff,
   'cancels-in-mono': sayCancels,
   'stage-clips': sayStage,
   'no-path': sayNoPath,

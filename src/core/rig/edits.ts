@@ -1,7 +1,7 @@
 import { findPart, isSymmetrical, type AppId, type Part } from '../parts';
 import { canStand, endsOf, jointsOf, portOf, samePort } from './lookup';
 import { matchPorts } from './match-ports';
-import type { Joint, PlacedPart, PortRef, Rig, SettingValue, VoiceEffort } from './types';
+import type { Joint, PlacedPart, PolicyNote, PortRef, Rig, SettingValue, VoiceEffort } from './types';
 
 /** An edit is data: it can be tried, shown, kept in a history and undone. */
 export type RigEdit =
@@ -10,6 +10,26 @@ export type RigEdit =
   | { readonly kind: 'set'; readonly part: string; readonly setting: string; readonly option: SettingValue }
   | { readonly kind: 'length'; readonly part: string; readonly metres: number }
   | { readonly kind: 'app'; readonly part: string; readonly app: AppId }
+  | {
+      readonly kind: 'choose';
+      readonly part: string;
+      readonly choice: string;
+      readonly option: SettingValue;
+    }
+  | { readonly kind: 'policy'; readonly policy: PolicyNote }
+  | { readonly kind: 'add'; readonly part: string; readonly port: string; readonly at: PortRef }
+  | { readonly kind: 'place'; readonly part: string }
+  | { readonly kind: 'join'; readonly a: PortRef; readonly b: PortRef }
+  | { readonly kind: 'unplug'; readonly joint: string }
+  | {
+      readonly kind: 'mean';
+      readonly part: string;
+      readonly as: 'sources' | 'recorders';
+      readonly meant: boolean;
+    }
+  | { readonly kind: 'tracks'; readonly apart: boolean }
+  | { readonly kind: 'label'; readonly part: string; readonly label: string }
+  | { readonly kind: 'note'; readonly part?: string; readonly text: string }
   | { readonly kind: 'move'; readonly joint: string; readonly from: PortRef; readonly to: PortRef }
   | {
       readonly kind: 'insert';
@@ -132,6 +152,73 @@ function remove(rig: Rig, edit: EditOf<'remove'>): Rig {
   };
 }
 
+/** A joint of two ports, if their genders allow it and both are free; the same rig if not. */
+function join(rig: Rig, { a, b }: EditOf<'join'>): Rig {
+  const [one, other] = [portOf(rig, a), portOf(rig, b)];
+  const taken = rig.joints.some((j) => [j.plug, j.jack].some((end) => samePort(end, a) || samePort(end, b)));
+  if (!one || !other || one.gender === other.gender || taken || samePort(a, b)) return rig;
+  const id = freshId('j1', new Set(rig.joints.map((j) => j.id)));
+  const ends = one.gender === 'plug' ? { plug: a, jack: b } : { plug: b, jack: a };
+  return { ...rig, joints: [...rig.joints, { id, ...ends }] };
+}
+
+/** A new part, joined to nothing yet; the first source and the first recorder laid out are meant as such. */
+function place(rig: Rig, partId: string): { rig: Rig; id: string } | undefined {
+  const part = findPart(partId);
+  if (!part) return undefined;
+  const id = freshId(partId, new Set(rig.parts.map((p) => p.id)));
+  const { sources, recorders } = rig.purpose;
+  return {
+    id,
+    rig: {
+      ...rig,
+      parts: [...rig.parts, { id, part: partId }],
+      purpose: {
+        ...rig.purpose,
+        sources: isSource(part) ? [...sources, id] : sources,
+        recorders: part.host && recorders.length === 0 ? [...recorders, id] : recorders,
+      },
+    },
+  };
+}
+
+/** A part that a person means to record when they lay it out: a headset may be there for listening only. */
+export const isSource = (part: Part): boolean =>
+  part.family !== 'headphones' &&
+  part.circuit.some((e) => e.kind === 'electret' || (e.kind === 'signal' && e.hears !== 'playback'));
+
+function add(rig: Rig, edit: EditOf<'add'>): Rig {
+  const placed = place(rig, edit.part);
+  if (!placed) return rig;
+  const joined = join(placed.rig, { kind: 'join', a: { part: placed.id, port: edit.port }, b: edit.at });
+  return joined === placed.rig ? rig : joined;
+}
+
+function mean(rig: Rig, edit: EditOf<'mean'>): Rig {
+  if (!rig.parts.some((p) => p.id === edit.part)) return rig;
+  const others = rig.purpose[edit.as].filter((id) => id !== edit.part);
+  return { ...rig, purpose: { ...rig.purpose, [edit.as]: edit.meant ? [...others, edit.part] : others } };
+}
+
+function separate(rig: Rig, apart: boolean): Rig {
+  const { tracks: _tracks, ...purpose } = rig.purpose;
+  return { ...rig, purpose: apart ? { ...purpose, tracks: 'apart' } : purpose };
+}
+
+function label(rig: Rig, edit: EditOf<'label'>): Rig {
+  return changePart(rig, edit.part, ({ label: _old, ...placed }) =>
+    edit.label.trim() ? { ...placed, label: edit.label.trim() } : placed,
+  );
+}
+
+function note(rig: Rig, edit: EditOf<'note'>): Rig {
+  const write = <T extends { readonly note?: string }>({ note: _old, ...rest }: T) =>
+    edit.text.trim() ? { ...rest, note: edit.text } : rest;
+  return edit.part === undefined
+    ? (write(rig) as Rig)
+    : changePart(rig, edit.part, (placed) => write(placed) as PlacedPart);
+}
+
 /** Applies an edit; an edit that does not suit the rig (unknown part, occupied port) gives the same rig back. */
 export function applyEdit(rig: Rig, edit: RigEdit): Rig {
   switch (edit.kind) {
@@ -139,21 +226,54 @@ export function applyEdit(rig: Rig, edit: RigEdit): Rig {
       return swap(rig, edit);
     case 'turn':
       return turn(rig, edit);
-    case 'set':
-      return changePart(rig, edit.part, (placed) => ({
-        ...placed,
-        settings: { ...placed.settings, [edit.setting]: edit.option },
-      }));
-    case 'length':
-      return changePart(rig, edit.part, (placed) => ({ ...placed, length: edit.metres }));
-    case 'app':
-      return changePart(rig, edit.part, (placed) => ({ ...placed, app: edit.app }));
     case 'move':
       return move(rig, edit);
     case 'insert':
       return insert(rig, edit);
     case 'remove':
       return remove(rig, edit);
+    case 'add':
+      return add(rig, edit);
+    case 'place':
+      return place(rig, edit.part)?.rig ?? rig;
+    case 'join':
+      return join(rig, edit);
+    case 'unplug':
+      return { ...rig, joints: rig.joints.filter((joint) => joint.id !== edit.joint) };
+    default:
+      return applyChange(rig, edit);
+  }
+}
+
+type Wiring = 'swap' | 'turn' | 'move' | 'insert' | 'remove' | 'add' | 'place' | 'join' | 'unplug';
+
+/** Edits that leave parts and joints where they are. */
+function applyChange(rig: Rig, edit: Exclude<RigEdit, { kind: Wiring }>): Rig {
+  switch (edit.kind) {
+    case 'set':
+      return changePart(rig, edit.part, (placed) => ({
+        ...placed,
+        settings: { ...placed.settings, [edit.setting]: edit.option },
+      }));
+    case 'choose':
+      return changePart(rig, edit.part, (placed) => ({
+        ...placed,
+        choices: { ...placed.choices, [edit.choice]: edit.option },
+      }));
+    case 'length':
+      return changePart(rig, edit.part, (placed) => ({ ...placed, length: edit.metres }));
+    case 'app':
+      return changePart(rig, edit.part, ({ choices: _old, ...placed }) => ({ ...placed, app: edit.app }));
+    case 'policy':
+      return { ...rig, policies: [...(rig.policies ?? []), edit.policy] };
+    case 'mean':
+      return mean(rig, edit);
+    case 'tracks':
+      return separate(rig, edit.apart);
+    case 'label':
+      return label(rig, edit);
+    case 'note':
+      return note(rig, edit);
     case 'voice':
       return { ...rig, surroundings: { ...rig.surroundings, voice: edit.voice } };
     case 'distance':

@@ -1,8 +1,9 @@
-export type { Joint, PlacedPart, PortRef, Rig, SettingValue, VoiceEffort } from './types';
+export type { Joint, PlacedPart, PolicyNote, PortRef, Rig, SettingValue, VoiceEffort } from './types';
 export { RIG_FORMAT, RIG_VERSION } from './types';
 export type { LaidPart } from './lookup';
 export {
   canStand,
+  choiceOf,
   displayName,
   endsOf,
   jointAt,
@@ -14,7 +15,7 @@ export {
   settingOf,
 } from './lookup';
 export type { RigEdit } from './edits';
-export { applyEdit, freshId, swapEdits } from './edits';
+export { applyEdit, freshId, isSource, swapEdits } from './edits';
 export { matchPorts } from './match-ports';
 export type { ReadProblem } from './problems';
 export { sayProblem } from './problems';

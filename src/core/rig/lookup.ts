@@ -1,4 +1,4 @@
-import { findPart, type Part, type PartPort } from '../parts';
+import { DEFAULT_APP, findApp, findPart, type Part, type PartPort } from '../parts';
 import type { Joint, PlacedPart, PortRef, Rig, SettingValue } from './types';
 
 /** A placed part with its catalogue part. */
@@ -45,6 +45,12 @@ export const displayName = (laid: LaidPart): string => laid.placed.label ?? laid
 /** Where a setting stands: as turned, else as delivered. */
 export function settingOf(laid: LaidPart, setting: string): SettingValue | undefined {
   return laid.placed.settings?.[setting] ?? laid.part.settings?.find((s) => s.id === setting)?.initial;
+}
+
+/** What is chosen in the app of a host: as the user chose, else its usual; undefined where the app has no such choice. */
+export function choiceOf(placed: PlacedPart, choice: string): SettingValue | undefined {
+  const setting = findApp(placed.app ?? DEFAULT_APP)?.choices.find((c) => c.id === choice);
+  return setting && (placed.choices?.[choice] ?? setting.initial);
 }
 
 /** Whether a part has this setting and it can stand there. */

@@ -1,4 +1,4 @@
-import { findApp, findPart } from '../parts';
+import { DEFAULT_APP, findApp, findPart, type App } from '../parts';
 import { canStand } from './lookup';
 import { quoteValue, type ReadProblem } from './problems';
 import type { PlacedPart, PortRef, Rig } from './types';
@@ -16,6 +16,31 @@ function* settingProblems(placed: PlacedPart, at: string): Generator<ReadProblem
   }
 }
 
+function* choiceProblems(placed: PlacedPart, at: string): Generator<ReadProblem> {
+  const app = findApp(placed.app ?? DEFAULT_APP);
+  for (const [id, value] of Object.entries(placed.choices ?? {})) {
+    if (!app || !choiceStands(app, id, value)) {
+      const place = `${at}/choices/${token(id)}`;
+      yield { code: 'unknown-setting', at: place, value: quoteValue(value), part: placed.app ?? DEFAULT_APP };
+    }
+  }
+}
+
+const choiceStands = (app: App, id: string, value: unknown): boolean => {
+  const choice = app.choices.find((c) => c.id === id);
+  return choice?.kind === 'switch' && choice.options.some((option) => option.id === value);
+};
+
+function* policyProblems(rig: Rig): Generator<ReadProblem> {
+  for (const [index, { app, host }] of (rig.policies ?? []).entries()) {
+    const at = `/policies/${index}`;
+    if (!findApp(app)) yield { code: 'unknown-app', at: `${at}/app`, value: quoteValue(app) };
+    if (host !== undefined && !findPart(host)) {
+      yield { code: 'unknown-part', at: `${at}/host`, value: quoteValue(host) };
+    }
+  }
+}
+
 function* partProblems(rig: Rig): Generator<ReadProblem> {
   const seen = new Set<string>();
   for (const [index, placed] of rig.parts.entries()) {
@@ -29,6 +54,7 @@ function* partProblems(rig: Rig): Generator<ReadProblem> {
       yield { code: 'unknown-app', at: `${at}/app`, value: quoteValue(placed.app) };
     }
     yield* settingProblems(placed, at);
+    yield* choiceProblems(placed, at);
   }
 }
 
@@ -69,7 +95,7 @@ function* purposeProblems(rig: Rig): Generator<ReadProblem> {
 
 /** The first name in the rig that stands for nothing, or undefined. */
 export function firstReferenceProblem(rig: Rig): ReadProblem | undefined {
-  for (const problems of [partProblems(rig), jointProblems(rig), purposeProblems(rig)]) {
+  for (const problems of [partProblems(rig), jointProblems(rig), purposeProblems(rig), policyProblems(rig)]) {
     const first = problems.next();
     if (!first.done) return first.value;
   }

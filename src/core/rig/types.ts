@@ -1,4 +1,4 @@
-import type { AppId } from '../parts';
+import type { AppId, Evidence, Way } from '../parts';
 
 export const RIG_FORMAT = 'symplex-rig';
 export const RIG_VERSION = 1;
@@ -17,8 +17,25 @@ export interface PlacedPart {
   readonly settings?: Readonly<Record<string, SettingValue>>;
   /** Metres; leads only; the catalogue's length where absent. */
   readonly length?: number;
-  /** The app that records on this host. */
+  /** The app that records on this host, and what was chosen in it where that is not its usual. */
   readonly app?: AppId;
+  readonly choices?: Readonly<Record<string, SettingValue>>;
+  readonly note?: string;
+}
+
+/**
+ * What the user knows of an app: whether it takes what comes one way, on one kind of host (a catalogue id) or, without
+ * `host`, on any. It stands before the shipped policy; of several the latest counts, one for this host before others.
+ */
+export interface PolicyNote {
+  readonly app: AppId;
+  readonly host?: string;
+  readonly way: Way;
+  readonly takes: boolean;
+  readonly kind: Evidence['kind'];
+  /** YYYY-MM-DD. */
+  readonly date: string;
+  readonly note?: string;
 }
 
 export interface PortRef {
@@ -48,5 +65,11 @@ export interface Rig {
     readonly distances?: Readonly<Record<string, number>>;
   };
   /** What the user means to happen: these sources, recorded on these recorders. */
-  readonly purpose: { readonly sources: readonly string[]; readonly recorders: readonly string[] };
+  readonly purpose: {
+    readonly sources: readonly string[];
+    readonly recorders: readonly string[];
+    /** `apart`: each source on a side or track of its own. Absent: every source on every side. */
+    readonly tracks?: 'apart';
+  };
+  readonly policies?: readonly PolicyNote[];
 }

@@ -1,27 +1,53 @@
 import type { Part } from '../types';
-import { DONGLES, HOSTS } from './hosts';
+import { BOXES } from './boxes';
+import { CAMERAS, RECORDERS } from './cameras';
+import { COMPUTERS } from './computers';
+import { DONGLES } from './dongles';
+import { HOSTS } from './hosts';
+import { HOST_ADAPTERS, HUBS } from './hubs';
 import { INTERFACES } from './interfaces';
+import { JACK_ADAPTERS } from './jack-adapters';
+import { JACK_LEADS } from './jack-leads';
 import { LEADS, SPLITTERS } from './leads';
-import { LINE_LEADS } from './line-leads';
+import { LINE_ADAPTERS, LINE_LEADS } from './line-leads';
 import { MICROPHONES } from './microphones';
 import { MIXERS } from './mixers';
-import { RECEIVERS } from './receivers';
-import { USB_PARTS } from './usb';
+import { MOBILE_INTERFACES } from './mobile-interfaces';
+import { PLAYERS } from './players';
+import { PACKS, RECEIVERS } from './receivers';
+import { SUPPLIES } from './supplies';
+import { USB_ADAPTERS, USB_LEADS } from './usb';
+import { USB_MICROPHONES } from './usb-microphones';
 import { XLR_MICROPHONES } from './xlr-microphones';
 
 /** Every shipped part, in the order in which pickers list them. */
 export const CATALOGUE: readonly Part[] = [
+  ...PACKS,
   ...RECEIVERS,
   ...MICROPHONES,
   ...XLR_MICROPHONES,
+  ...USB_MICROPHONES,
+  ...PLAYERS,
   ...LEADS,
+  ...JACK_LEADS,
+  ...JACK_ADAPTERS,
   ...LINE_LEADS,
+  ...LINE_ADAPTERS,
   ...SPLITTERS,
   ...DONGLES,
+  ...BOXES,
+  ...MOBILE_INTERFACES,
   ...INTERFACES,
   ...MIXERS,
-  ...USB_PARTS,
+  ...USB_LEADS,
+  ...USB_ADAPTERS,
+  ...HOST_ADAPTERS,
+  ...HUBS,
+  ...SUPPLIES,
   ...HOSTS,
+  ...COMPUTERS,
+  ...CAMERAS,
+  ...RECORDERS,
 ];
 
 const byId = new Map(CATALOGUE.map((part) => [part.id, part]));

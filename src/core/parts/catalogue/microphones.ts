@@ -1,13 +1,15 @@
 import { dbV, dbVPerPa, ohms, volts } from '../../units';
-import type { CircuitElement, Part } from '../types';
+import { STEREO_ROLES, onOff, portWith } from '../builders';
+import type { CircuitElement, Ear, Part, PartPort } from '../types';
+import { CAPSULE_BEARS } from './receivers';
 
 /** Clip-on electret with plug-in power, two wires. Typical: −42 dBV/Pa across 2.2 kΩ, 1.6 kΩ at direct current. */
-const capsule = (drain: string, source: string): CircuitElement => ({
+const capsule = (drain: string, source: string, sensitivity = -42): CircuitElement => ({
   kind: 'electret',
   id: 'capsule',
   a: drain,
   b: source,
-  sensitivity: dbVPerPa(-42),
+  sensitivity: dbVPerPa(sensitivity),
   noise: dbV(-108),
   ratedLoad: ohms(2200),
   dcResistance: ohms(1600),
@@ -16,11 +18,53 @@ const capsule = (drain: string, source: string): CircuitElement => ({
 });
 
 /** Earpiece impedance, at direct current too. Typical. */
-const earpiece = (contact: string): CircuitElement => ({
+const earpiece = (contact: string, ground: string): CircuitElement => ({
   kind: 'resistor',
   a: contact,
-  b: 'plug.R2',
+  b: ground,
   ohms: 32,
+});
+const ears = (left: string, right: string, ground: string): Ear[] => [
+  { side: 'left', plus: left, minus: ground },
+  { side: 'right', plus: right, minus: ground },
+];
+const bears = (plus: string, minus: string): NonNullable<Part['bears']> => [
+  { plus, minus, volts: CAPSULE_BEARS },
+];
+
+const trrsPlug = (direction: PartPort['direction'], roles: PartPort['roles']) =>
+  portWith(['plug', 'plug', 'trrs-3.5'], 'plug', direction, roles);
+const trsPlug = (roles: PartPort['roles']) => portWith(['plug', 'plug', 'trs-3.5'], 'plug', 'out', roles);
+
+/** A headset: two earpieces and a capsule, microphone and ground where its wiring has them. */
+const headset = (id: string, name: string, summary: string, ground: 'R2' | 'S'): Part => {
+  const microphone = ground === 'R2' ? 'S' : 'R2';
+  return {
+    id,
+    name,
+    family: 'headphones',
+    summary,
+    price: 15,
+    ports: [trrsPlug('both', { T: 'left', R1: 'right', [ground]: 'ground', [microphone]: 'microphone' })],
+    circuit: [
+      capsule(`plug.${microphone}`, `plug.${ground}`),
+      earpiece('plug.T', `plug.${ground}`),
+      earpiece('plug.R1', `plug.${ground}`),
+    ],
+    ears: ears('plug.T', 'plug.R1', `plug.${ground}`),
+    bears: bears(`plug.${microphone}`, `plug.${ground}`),
+  };
+};
+
+const headphones = (id: string, name: string, connector: 'trs-3.5' | 'trs-6.35'): Part => ({
+  id,
+  name,
+  family: 'headphones',
+  summary: 'two earpieces, no microphone',
+  price: 25,
+  ports: [portWith(['plug', 'plug', connector], 'plug', 'in', STEREO_ROLES)],
+  circuit: [earpiece('plug.T', 'plug.S'), earpiece('plug.R', 'plug.S')],
+  ears: ears('plug.T', 'plug.R', 'plug.S'),
 });
 
 export const MICROPHONES: readonly Part[] = [
@@ -30,63 +74,75 @@ export const MICROPHONES: readonly Part[] = [
     family: 'microphone',
     summary: 'electret on a lead, wired for current (CTIA) headset jacks',
     price: 20,
-    ports: [
-      {
-        id: 'plug',
-        name: 'plug',
-        connector: 'trrs-3.5',
-        gender: 'plug',
-        direction: 'out',
-        roles: { R2: 'ground', S: 'microphone' },
-      },
-    ],
+    ports: [trrsPlug('out', { R2: 'ground', S: 'microphone' })],
     circuit: [capsule('plug.S', 'plug.R2')],
+    bears: bears('plug.S', 'plug.R2'),
   },
   {
-    id: 'headset-ctia',
-    name: 'Wired headset, CTIA plug',
-    family: 'headphones',
-    summary: 'two earpieces and a microphone, wired for current headset jacks',
-    price: 15,
-    ports: [
-      {
-        id: 'plug',
-        name: 'plug',
-        connector: 'trrs-3.5',
-        gender: 'plug',
-        direction: 'both',
-        roles: { T: 'left', R1: 'right', R2: 'ground', S: 'microphone' },
-      },
-    ],
-    circuit: [capsule('plug.S', 'plug.R2'), earpiece('plug.T'), earpiece('plug.R1')],
-    ears: [
-      { side: 'left', plus: 'plug.T', minus: 'plug.R2' },
-      { side: 'right', plus: 'plug.R1', minus: 'plug.R2' },
-    ],
+    id: 'clip-on-trs',
+    name: 'Clip-on microphone, TRS plug',
+    family: 'microphone',
+    summary: 'electret on a lead, for packs and cameras with plug-in power',
+    price: 20,
+    ports: [trsPlug({ T: 'microphone', S: 'ground' })],
+    circuit: [capsule('plug.T', 'plug.S'), { kind: 'wire', a: 'plug.T', b: 'plug.R' }],
+    bears: bears('plug.T', 'plug.S'),
   },
   {
-    id: 'headphones-trs',
-    name: 'Headphones, TRS plug',
-    family: 'headphones',
-    summary: 'two earpieces, no microphone',
-    price: 25,
-    ports: [
+    id: 'camera-top-pip',
+    name: 'Camera-top microphone, plug-in power',
+    family: 'microphone',
+    summary: 'short shotgun that takes its power from the camera',
+    price: 60,
+    ports: [trsPlug({ T: 'left', R: 'right', S: 'ground' })],
+    circuit: [capsule('plug.T', 'plug.S', -38), { kind: 'wire', a: 'plug.T', b: 'plug.R' }],
+    bears: bears('plug.T', 'plug.S'),
+  },
+  {
+    id: 'camera-top-self',
+    name: 'Camera-top microphone, self-powered',
+    family: 'microphone',
+    summary: 'own battery; a hot output that wants a low camera gain',
+    price: 120,
+    ports: [trsPlug({ T: 'left', R: 'right', S: 'ground' })],
+    settings: [
       {
-        id: 'plug',
-        name: 'plug',
-        connector: 'trs-3.5',
-        gender: 'plug',
-        direction: 'in',
-        roles: { T: 'left', R: 'right', S: 'ground' },
+        kind: 'switch',
+        id: 'level',
+        name: 'Level',
+        options: [
+          { id: 'pad', name: '−10 dB' },
+          { id: 'normal', name: '0 dB' },
+          { id: 'hot', name: '+20 dB' },
+        ],
+        initial: 'normal',
       },
+      onOff('battery', 'Switched on, battery good', 'on'),
     ],
+    power: [{ setting: 'battery', is: 'on' }],
     circuit: [
-      { kind: 'resistor', a: 'plug.T', b: 'plug.S', ohms: 32 },
-      { kind: 'resistor', a: 'plug.R', b: 'plug.S', ohms: 32 },
-    ],
-    ears: [
-      { side: 'left', plus: 'plug.T', minus: 'plug.S' },
-      { side: 'right', plus: 'plug.R', minus: 'plug.S' },
+      {
+        kind: 'signal',
+        id: 'capsule',
+        hears: 'voice',
+        a: 'amp',
+        b: 'plug.S',
+        sensitivity: { setting: 'level', values: { pad: -46, normal: -36, hot: -16 } },
+        noise: { setting: 'level', values: { pad: -118, normal: -112, hot: -94 } },
+      },
+      { kind: 'capacitor', a: 'amp', b: 'leg', farads: 10e-6 },
+      { kind: 'resistor', a: 'leg', b: 'plug.T', ohms: 200 },
+      { kind: 'wire', a: 'plug.T', b: 'plug.R' },
+      { kind: 'resistor', a: 'plug.T', b: 'plug.S', ohms: 10_000 },
     ],
   },
+  headset(
+    'headset-ctia',
+    'Wired headset, CTIA plug',
+    'two earpieces and a microphone, wired for current headset jacks',
+    'R2',
+  ),
+  headset('headset-omtp', 'Wired headset, OMTP plug', 'wired for older headset jacks', 'S'),
+  headphones('headphones-trs', 'Headphones, TRS plug', 'trs-3.5'),
+  headphones('headphones-big', 'Headphones, 6.35 mm plug', 'trs-6.35'),
 ];

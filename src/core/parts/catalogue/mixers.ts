@@ -1,31 +1,23 @@
-import { STEREO_ROLES, XLR_ROLES, knob, microphoneInput, onOff, stereoOutput } from '../builders';
-import type { CircuitElement, GainPath, Part, PartPort } from '../types';
+import {
+  BALANCED_ROLES,
+  balancedOutput,
+  knob,
+  microphoneInput,
+  onOff,
+  ontoBalanced,
+  phonesOut,
+  portWith,
+  stereoOutput,
+  xlrIn,
+} from '../builders';
+import type { Part } from '../types';
+import { mixerPart } from './mixer-part';
 
-const lineOutput = (id: string, name: string): PartPort => ({
-  id,
-  name,
-  connector: 'trs-6.35',
-  gender: 'jack',
-  direction: 'out',
-  roles: { T: 'hot', R: 'cold', S: 'ground' },
-});
-
-/** A balanced line output: two drives of opposite polarity, 75 Ω a leg, +22 dBu at most. Typical. */
-const balanced = (port: string, id: string): CircuitElement[] => [
-  { kind: 'drive', id: `${id}-hot`, a: `${port}.T`, b: `${port}.S`, ohms: 75, clip: 13.8 },
-  { kind: 'drive', id: `${id}-cold`, a: `${port}.R`, b: `${port}.S`, ohms: 75, clip: 13.8 },
-  { kind: 'wire', a: `${port}.S`, b: 'ground' },
-];
-
-/** Half the voltage on each leg, one of them inverted: hot to cold is the whole. */
-const onto = (from: string, id: string, gain: GainPath['gain']): GainPath[] => [
-  { from, to: `${id}-hot`, gain: [...gain, -6.02] },
-  { from, to: `${id}-cold`, gain: [...gain, -6.02], inverts: true },
-];
+const lineOutput = (id: string, name: string) =>
+  portWith([id, name, 'trs-6.35'], 'jack', 'out', BALANCED_ROLES);
 
 /** A channel panned to the middle reaches either side 3 dB down: constant-power pan, typical. */
 const PAN_LAW = -3;
-
 const channel = [{ knob: 'gain' }, { knob: 'fader' }, PAN_LAW] as const;
 
 export const MIXERS: readonly Part[] = [
@@ -36,17 +28,10 @@ export const MIXERS: readonly Part[] = [
     summary: 'XLR input with 48 V, gain and fader; balanced line outputs left and right, headphones',
     price: 140,
     ports: [
-      { id: 'mic', name: 'XLR input', connector: 'xlr-3', gender: 'jack', direction: 'in', roles: XLR_ROLES },
+      xlrIn('mic', 'XLR input'),
       lineOutput('left', 'main output left'),
       lineOutput('right', 'main output right'),
-      {
-        id: 'phones',
-        name: 'headphone socket',
-        connector: 'trs-6.35',
-        gender: 'jack',
-        direction: 'out',
-        roles: STEREO_ROLES,
-      },
+      phonesOut('trs-6.35'),
     ],
     settings: [
       onOff('phantom', '48 V', 'off'),
@@ -56,17 +41,79 @@ export const MIXERS: readonly Part[] = [
     ],
     circuit: [
       ...microphoneInput('mic', 'phantom', 'in'),
-      ...balanced('left', 'main-left'),
-      ...balanced('right', 'main-right'),
+      ...balancedOutput('left', 'main-left'),
+      ...balancedOutput('right', 'main-right'),
       ...stereoOutput('phones', ['phones-left', 'phones-right'], 33, 6),
       { kind: 'wire', a: 'phones.S', b: 'ground' },
       { kind: 'wire', a: 'mic.1', b: 'ground' },
     ],
     paths: [
-      ...onto('in', 'main-left', channel),
-      ...onto('in', 'main-right', channel),
+      ...ontoBalanced('in', 'main-left', channel),
+      ...ontoBalanced('in', 'main-right', channel),
       { from: 'in', to: 'phones-left', gain: [...channel, { knob: 'phones' }] },
       { from: 'in', to: 'phones-right', gain: [...channel, { knob: 'phones' }] },
     ],
   },
+  mixerPart({
+    id: 'mixer-fx-usb',
+    name: 'Mixer, one FX send, USB',
+    summary: 'two microphones, two line pairs; its only send may leave reverb live; stereo over USB',
+    price: 130,
+    mics: 2,
+    pairs: 2,
+    sends: [{ id: 'fx', name: 'FX send', pre: false }],
+    usb: { connector: 'usb-b' },
+  }),
+  mixerPart({
+    id: 'mixer-monitor-fx',
+    name: 'Mixer, monitor and FX sends',
+    summary: 'two microphones, two line pairs; a pre-fader monitor send and a post-fader FX send',
+    price: 170,
+    mics: 2,
+    pairs: 2,
+    sends: [
+      { id: 'mon', name: 'Monitor send', pre: true },
+      { id: 'fx', name: 'FX send', pre: false },
+    ],
+    monitor: true,
+  }),
+  mixerPart({
+    id: 'mixer-aux-fx',
+    name: 'Mixer, aux and FX sends',
+    summary: 'four microphones, two line pairs; two sends, so two callers',
+    price: 220,
+    mics: 4,
+    pairs: 2,
+    sends: [
+      { id: 'aux', name: 'Aux send', pre: true },
+      { id: 'fx', name: 'FX send', pre: false },
+    ],
+    tape: true,
+  }),
+  mixerPart({
+    id: 'mixer-large',
+    name: 'Mixer, large analogue, no USB',
+    summary: 'six microphones, two line pairs, two aux sends, monitor output; heavy, mains only',
+    price: 450,
+    mics: 6,
+    pairs: 2,
+    sends: [
+      { id: 'aux-1', name: 'Aux 1', pre: true },
+      { id: 'aux-2', name: 'Aux 2', pre: false },
+    ],
+    monitor: true,
+    tape: true,
+  }),
+  mixerPart({
+    id: 'mixer-portable-phone',
+    name: 'Portable mixer with phone socket',
+    summary:
+      'two microphones and a headset socket that makes the mix-minus by itself; a sunk switch forgets it',
+    price: 350,
+    mics: 2,
+    pairs: 0,
+    sends: [],
+    usb: { connector: 'usb-c' },
+    phone: true,
+  }),
 ];

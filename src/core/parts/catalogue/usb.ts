@@ -1,109 +1,162 @@
-import { milliamps } from '../../units';
-import { USB_ROLES, onOff, strand, through } from '../builders';
-import type { Part, PartPort } from '../types';
+import { adapterPart, leadPart, straight, through } from '../builders';
+import type { Connector } from '../../plugs';
+import type { Part } from '../types';
 
-const usbSocket = (id: string, connector: 'usb-a' | 'usb-c', name: string): PartPort => ({
-  id,
-  name,
-  connector,
-  gender: 'jack',
-  direction: 'both',
-  roles: USB_ROLES,
-});
+const LINES = ['V', 'G', 'D'] as const;
+const POWER_ONLY = ['V', 'G'] as const;
 
-const lines = (a: string, b: string, names: readonly string[]) =>
-  names.map((line) => strand(`${a}.${line}`, `${b}.${line}`));
+interface UsbLead {
+  readonly id: string;
+  readonly name: string;
+  readonly summary: string;
+  readonly price: number;
+  readonly length: number;
+  readonly ends: readonly [Connector, Connector];
+  readonly chargeOnly?: boolean;
+}
 
-export const USB_PARTS: readonly Part[] = [
-  {
-    id: 'adapter-8-pin-usb',
-    name: 'Host adapter, 8-pin to USB-A, charge-through',
-    family: 'adapter',
-    summary: 'takes USB sound devices on an 8-pin port; feeds more with a charger in its socket',
-    price: 38,
-    ports: [
-      {
-        id: 'plug',
-        name: '8-pin plug',
-        connector: '8-pin',
-        gender: 'plug',
-        direction: 'both',
-        roles: { ...USB_ROLES, A: 'authentication' },
-      },
-      usbSocket('usb', 'usb-a', 'USB-A socket'),
+/** A lead with a digital plug at each end. */
+const usbLead = ({ ends: [one, other], chargeOnly, ...plan }: UsbLead): Part =>
+  leadPart({
+    ...plan,
+    ends: [
+      through('a', `${PLUG[one] ?? one} plug`, one, 'plug'),
+      through('b', `${PLUG[other] ?? other} plug`, other, 'plug'),
     ],
-    settings: [onOff('charger', 'Charger', 'off')],
-    circuit: [],
-    // With a charger about 500 mA, bare about 100 mA: typical, from memory.
-    hub: {
-      upstream: 'plug',
-      sockets: [{ port: 'usb', feeds: { setting: 'charger', values: { on: 500, off: 100 } }, data: true }],
-      authenticated: true,
-      supplied: { setting: 'charger', is: 'on' },
-      ownDraw: milliamps(0),
-    },
-  },
-  {
-    id: 'hub-usb-a',
-    name: 'USB hub, USB-A plug',
-    family: 'hub',
-    summary: 'two USB-C and one USB-A sockets; its own mains supply can be plugged in',
-    price: 28,
-    ports: [
-      {
-        id: 'plug',
-        name: 'USB-A plug',
-        connector: 'usb-a',
-        gender: 'plug',
-        direction: 'both',
-        roles: USB_ROLES,
-      },
-      usbSocket('one', 'usb-c', 'USB-C socket 1'),
-      usbSocket('two', 'usb-c', 'USB-C socket 2'),
-      usbSocket('three', 'usb-a', 'USB-A socket'),
-    ],
-    settings: [onOff('supply', 'Mains supply', 'off')],
-    circuit: [],
-    // A bus-powered hub gives 100 mA a socket, a powered one 500 mA (USB 2.0, 7.2.1).
-    hub: {
-      upstream: 'plug',
-      sockets: ['one', 'two', 'three'].map((port) => ({
-        port,
-        feeds: { setting: 'supply', values: { on: 500, off: 100 } },
-        data: true,
-      })),
-      authenticated: false,
-      supplied: { setting: 'supply', is: 'on' },
-      ownDraw: milliamps(100),
-    },
-  },
-  {
-    id: 'adapter-usb-a-c',
-    name: 'USB-A plug to USB-C socket',
-    family: 'adapter',
-    summary: 'lets a USB-C plug into a USB-A socket',
+    joins: straight('a', 'b', chargeOnly ? POWER_ONLY : LINES),
+  });
+
+const PLUG: Partial<Record<Connector, string>> = {
+  'usb-a': 'USB-A',
+  'usb-b': 'USB-B',
+  'usb-c': 'USB-C',
+  'usb-micro': 'micro USB',
+};
+
+const extension = (id: string, name: string, summary: string, price: number, chargeOnly: boolean): Part =>
+  leadPart({
+    id,
+    name,
+    summary,
+    price,
+    length: 1,
+    ends: [through('plug', 'plug', 'usb-c', 'plug'), through('socket', 'socket', 'usb-c', 'jack')],
+    joins: straight('plug', 'socket', chargeOnly ? POWER_ONLY : LINES),
+  });
+
+export const USB_LEADS: readonly Part[] = [
+  leadPart({
+    id: 'lead-firewire',
+    name: 'FireWire lead',
+    summary: 'goes into no phone, tablet or hub of today',
+    price: 10,
+    length: 1,
+    ends: [through('a', 'end A', 'firewire', 'plug'), through('b', 'end B', 'firewire', 'plug')],
+    joins: straight('a', 'b', LINES),
+  }),
+  usbLead({
+    id: 'lead-usb-a-b',
+    name: 'USB lead, A to B',
+    summary: 'for interfaces and mixers with the square socket',
+    price: 7,
+    length: 2,
+    ends: ['usb-a', 'usb-b'],
+  }),
+  usbLead({
+    id: 'lead-usb-c-b',
+    name: 'USB lead, C to B',
+    summary: 'square socket straight to a USB-C phone',
+    price: 9,
+    length: 1,
+    ends: ['usb-c', 'usb-b'],
+  }),
+  usbLead({
+    id: 'lead-usb-a-c',
+    name: 'USB lead, A to C',
+    summary: 'power and data',
+    price: 8,
+    length: 1,
+    ends: ['usb-a', 'usb-c'],
+  }),
+  usbLead({
+    id: 'lead-usb-a-c-charge',
+    name: 'USB lead, A to C, charge only',
+    summary: 'its data line is missing, which nothing on it tells',
+    price: 4,
+    length: 1,
+    ends: ['usb-a', 'usb-c'],
+    chargeOnly: true,
+  }),
+  usbLead({
+    id: 'lead-usb-c-c',
+    name: 'USB lead, C to C',
+    summary: 'power and data; either way round',
+    price: 10,
+    length: 1,
+    ends: ['usb-c', 'usb-c'],
+  }),
+  usbLead({
+    id: 'lead-usb-a-micro',
+    name: 'USB lead, A to micro',
+    summary: 'for older receivers and hubs',
     price: 6,
-    ports: [through('a', 'USB-A plug', 'usb-a', 'plug'), through('c', 'USB-C socket', 'usb-c', 'jack')],
-    circuit: lines('a', 'c', ['V', 'G', 'D']),
-  },
-  {
-    id: 'lead-usb-c-extension',
-    name: 'USB-C extension lead',
-    family: 'lead',
-    summary: 'plug to socket, power and data',
+    length: 1,
+    ends: ['usb-a', 'usb-micro'],
+  }),
+  extension('lead-usb-c-extension', 'USB-C extension lead', 'plug to socket, power and data', 12, false),
+  extension(
+    'lead-usb-c-charge',
+    'USB-C extension lead, charge only',
+    'plug to socket; its data line is missing, which nothing on it tells',
+    7,
+    true,
+  ),
+  leadPart({
+    id: 'lead-usb-a-8-pin',
+    name: 'Charging lead, USB-A to 8-pin',
+    summary: 'feeds an 8-pin socket from a charger or power bank',
     price: 12,
     length: 1,
-    ports: [through('plug', 'plug', 'usb-c', 'plug'), through('socket', 'socket', 'usb-c', 'jack')],
-    circuit: lines('plug', 'socket', ['V', 'G', 'D']),
-  },
-  {
-    id: 'lead-usb-c-charge',
-    name: 'USB-C extension lead, charge only',
-    family: 'lead',
-    summary: 'plug to socket; its data line is missing, which nothing on it tells',
-    price: 7,
+    ends: [through('a', 'USB-A plug', 'usb-a', 'plug'), through('pin', '8-pin plug', '8-pin', 'plug')],
+    joins: straight('a', 'pin', LINES),
+  }),
+  leadPart({
+    id: 'lead-usb-c-8-pin',
+    name: 'Charging lead, USB-C to 8-pin',
+    summary: 'feeds an 8-pin socket from a USB-C charger',
+    price: 14,
     length: 1,
-    ports: [through('plug', 'plug', 'usb-c', 'plug'), through('socket', 'socket', 'usb-c', 'jack')],
-    circuit: lines('plug', 'socket', ['V', 'G']),
-  },
+    ends: [through('c', 'USB-C plug', 'usb-c', 'plug'), through('pin', '8-pin plug', '8-pin', 'plug')],
+    joins: straight('c', 'pin', LINES),
+  }),
+];
+
+export const USB_ADAPTERS: readonly Part[] = [
+  adapterPart({
+    id: 'adapter-usb-a-c',
+    name: 'USB-A plug to USB-C socket',
+    summary: 'lets a USB-C plug into a USB-A socket',
+    price: 6,
+    ends: [through('a', 'USB-A plug', 'usb-a', 'plug'), through('c', 'USB-C socket', 'usb-c', 'jack')],
+    joins: straight('a', 'c', LINES),
+  }),
+  adapterPart({
+    id: 'adapter-usb-c-a',
+    name: 'USB-C plug to USB-A socket',
+    summary: 'lets a USB-A plug into a USB-C phone; host adapter',
+    price: 8,
+    ends: [through('c', 'USB-C plug', 'usb-c', 'plug'), through('a', 'USB-A socket', 'usb-a', 'jack')],
+    joins: straight('c', 'a', LINES),
+  }),
+  adapterPart({
+    id: 'adapter-usb-micro-c',
+    name: 'Micro USB plug to USB-C socket',
+    summary: 'a USB-C lead onto an older socket',
+    price: 5,
+    ends: [
+      through('micro', 'micro USB plug', 'usb-micro', 'plug'),
+      through('c', 'USB-C socket', 'usb-c', 'jack'),
+    ],
+    joins: straight('micro', 'c', LINES),
+  }),
 ];

@@ -1,0 +1,49 @@
+import type { Facts } from '../pipeline/facts';
+import { jointsOf } from '../rig';
+import { nodeKey } from '../circuit';
+import { failing } from './failing';
+import type { Finding } from './finding';
+import { OWN_POWER, PHANTOM } from './origins';
+import { deadPaths } from './stages';
+
+/** The switch that would power a part, if it is by a switch. */
+function switchOf(facts: Facts, placed: string): string | undefined {
+  const source = facts.laid.get(placed)?.part.power?.find((p) => 'setting' in p);
+  return source && 'setting' in source ? source.setting : undefined;
+}
+
+/** Direct voltage that a part's stages want, measured; undefined for one that wants none. */
+function wanted(facts: Facts, placed: string) {
+  const needs = facts.laid.get(placed)?.part.stagesNeed;
+  if (!needs) return undefined;
+  const net = (node: string) => facts.nets.of(nodeKey(placed, node));
+  return { volts: facts.direct.between(net(needs.plus), net(needs.minus)) ?? 0, least: needs.volts };
+}
+
+/** A part between source and recorder, or the source itself, whose stages have no power. */
+export function partUnpowered(facts: Facts): Finding[] {
+  return failing(facts).flatMap(({ arrival: { source, recorder } }) => {
+    const onTheWay = deadPaths(facts, source).map((path) => path.placed);
+    const dead = [...new Set([source, ...onTheWay])].filter((id) => {
+      const needs = wanted(facts, id);
+      return !facts.isLive(id) || (needs !== undefined && needs.volts < needs.least);
+    });
+    return dead.map((part): Finding => {
+      const needs = wanted(facts, part);
+      const setting = switchOf(facts, part);
+      const joint = needs && jointsOf(facts.rig, part).at(-1)?.id;
+      return {
+        code: 'part-unpowered',
+        severity: 'blocks',
+        where: { part, ...(joint !== undefined && { joint }) },
+        source,
+        recorder,
+        other: part,
+        ...(setting !== undefined && { setting }),
+        values: needs ? [{ name: 'supply at its contacts', value: needs.volts, unit: 'V' }] : [],
+        ...(needs && { limit: { value: needs.least, unit: 'V', is: 'at least' } }),
+        origin: needs ? PHANTOM : OWN_POWER,
+      };
+    });
+  });
+}

@@ -1,0 +1,48 @@
+import { magnitude, nodeKey } from '../circuit';
+import { appOf } from '../flow';
+import type { Facts } from '../pipeline/facts';
+import { dbFs, gainToDb, type DbFs } from '../units';
+import type { Finding } from './finding';
+import { RETURNED } from './origins';
+
+/** What comes back of full-scale playback, at the most, before the far end hears itself. A limit of our own. */
+const RETURN_AT_MOST: DbFs = dbFs(-20);
+
+/** The loudest return of a host's playback into its own inputs, dBFS. */
+function returned(facts: Facts, host: string): DbFs {
+  const outputs = facts.playing.filter((s) => facts.playsAt.get(s.placed) === host && s.kind === 'signal');
+  const levels = facts.inputs
+    .filter((input) => input.host === host && input.plugged && input.accepted && input.on)
+    .flatMap((input) =>
+      input.channels.flatMap((channel) => {
+        const spec = input.capture.channels[channel.number - 1];
+        const net = (node: string | undefined) => facts.nets.of(nodeKey(input.placed, node ?? ''));
+        return outputs.map((output) => {
+          const gain = facts.alternating.gain(output.id, net(spec?.plus), net(spec?.minus));
+          const full = output.kind === 'signal' ? output.sensitivity : 0;
+          return gain ? full + gainToDb(magnitude(gain)) - channel.fullScale : -Infinity;
+        });
+      }),
+    );
+  return dbFs(Math.max(-Infinity, ...levels));
+}
+
+/** A far end that hears itself: what its device plays comes back into the same device's input. */
+export function playbackReturns(facts: Facts): Finding[] {
+  return [...facts.laid].flatMap(([id, host]): Finding[] => {
+    if (!appOf(host)?.farEnd) return [];
+    const level = returned(facts, id);
+    if (level <= RETURN_AT_MOST) return [];
+    return [
+      {
+        code: 'playback-returns',
+        severity: 'spoils',
+        where: { part: id },
+        recorder: id,
+        values: [{ name: 'return of full-scale playback', value: level, unit: 'dBFS' }],
+        limit: { value: RETURN_AT_MOST, unit: 'dBFS', is: 'at most' },
+        origin: RETURNED,
+      },
+    ];
+  });
+}

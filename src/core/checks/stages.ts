@@ -1,0 +1,40 @@
+import { magnitude, nodeKey, type NetElement, type StagePath } from '../circuit';
+import type { Facts } from '../pipeline/facts';
+
+type Sense = Extract<NetElement, { kind: 'sense' }>;
+
+/** Whether anything of a source stands at a stage's input. */
+export function reachesSense(facts: Facts, source: string, sense: Sense): boolean {
+  const [plus, minus] = [facts.nets.of(sense.a), facts.nets.of(sense.b)];
+  return facts.voices
+    .filter((voice) => voice.placed === source && Number.isFinite(voice.level))
+    .some((voice) => {
+      const gain = facts.alternating.gain(voice.id, plus, minus);
+      return gain !== undefined && magnitude(gain) > 1e-9;
+    });
+}
+
+/** Paths of the rig that carry nothing although a source stands at their input: switched off, or without power. */
+export function deadPaths(facts: Facts, source: string): StagePath[] {
+  const working = new Set(facts.netlist.paths.filter((p) => p.gain !== 0).map((p) => `${p.from} ${p.to}`));
+  const senses = new Map(facts.elements.flatMap((e) => (e.kind === 'sense' ? [[e.id, e] as const] : [])));
+  return facts.paths.filter((path) => {
+    const sense = senses.get(path.from);
+    return (
+      sense !== undefined && !working.has(`${path.from} ${path.to}`) && reachesSense(facts, source, sense)
+    );
+  });
+}
+
+/** Whether a stage's output leads, through whatever works, to a converter of this recorder. */
+export function leadsToRecorder(facts: Facts, drive: string, recorder: string): boolean {
+  return facts.inputs
+    .filter((input) => input.host === recorder)
+    .some((input) =>
+      input.capture.channels.some(({ plus, minus }) => {
+        const net = (node: string) => facts.nets.of(nodeKey(input.placed, node));
+        const gain = facts.alternating.gain(drive, net(plus), net(minus));
+        return gain !== undefined && magnitude(gain) > 0;
+      }),
+    );
+}

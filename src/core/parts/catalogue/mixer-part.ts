@@ -1,0 +1,275 @@
+import { dbV } from '../../units';
+import {
+  BALANCED_ROLES,
+  MONO_ROLES,
+  balancedOutput,
+  jackIn,
+  jackInput,
+  knob,
+  microphoneInput,
+  onOff,
+  ontoBalanced,
+  phonesOut,
+  playbackInto,
+  portWith,
+  stereoOutput,
+  usbPort,
+  when,
+  xlrIn,
+} from '../builders';
+import type { CircuitElement, GainPath, Part, PartPort, PartSetting, Quantity } from '../types';
+
+/** A channel panned to the middle reaches either side 3 dB down: constant-power pan, typical. */
+const PAN_LAW = -3;
+const SIDES = ['left', 'right'] as const;
+
+/** A send of a mixer: an output that each channel feeds by a knob of its own. */
+export interface SendPlan {
+  readonly id: string;
+  readonly name: string;
+  /** A pre-fader send does not follow the channel's fader. */
+  readonly pre: boolean;
+}
+
+export interface MixerPlan {
+  readonly id: string;
+  readonly name: string;
+  readonly summary: string;
+  readonly price: number;
+  readonly mics: number;
+  /** Stereo line pairs; by habit the last is the caller's. */
+  readonly pairs: number;
+  readonly sends: readonly SendPlan[];
+  readonly usb?: { readonly connector: 'usb-b' | 'usb-c' };
+  /** A control-room or monitor output pair with a level of its own. */
+  readonly monitor?: boolean;
+  /** A headset socket for a phone: the phone's sound in, the mix without it out. */
+  readonly phone?: boolean;
+  /** Outputs are RCA sockets too. */
+  readonly tape?: boolean;
+}
+
+interface Channel {
+  readonly ports: readonly PartPort[];
+  readonly settings: readonly PartSetting[];
+  readonly circuit: readonly CircuitElement[];
+  /** Senses of the left and right side (the same twice for a mono channel), gain up to the fader, fader and switch. */
+  readonly from: readonly [string, string];
+  readonly head: readonly Quantity[];
+  readonly fader: readonly Quantity[];
+  readonly id: string;
+}
+
+const strip = (id: string, name: string, plan: MixerPlan): PartSetting[] => [
+  knob(`fader-${id}`, `${name}: fader`, -60, 10, 0),
+  onOff(`on-${id}`, `${name}: on`, 'on'),
+  ...plan.sends.map((send) => knob(`${send.id}-${id}`, `${name}: ${send.name}`, -60, 10, -60)),
+];
+
+const faderOf = (id: string): Quantity[] => [{ knob: `fader-${id}` }, when(`on-${id}`)];
+
+function micChannel(n: number, plan: MixerPlan): Channel {
+  const id = `mic-${n}`;
+  return {
+    id,
+    ports: [xlrIn(id, `microphone input ${n}`)],
+    settings: [knob(`gain-${n}`, `Microphone ${n}: gain`, 0, 60, 36), ...strip(id, `Microphone ${n}`, plan)],
+    circuit: [...microphoneInput(id, 'phantom', `${id}-in`), { kind: 'wire', a: `${id}.1`, b: 'ground' }],
+    from: [`${id}-in`, `${id}-in`],
+    head: [{ knob: `gain-${n}` }],
+    fader: [...faderOf(id), PAN_LAW],
+  };
+}
+
+function pairChannel(n: number, plan: MixerPlan): Channel {
+  const id = `pair-${n}`;
+  return {
+    id,
+    ports: SIDES.map((side) => jackIn(`${id}-${side}`, `line input ${n} ${side}`)),
+    settings: strip(id, `Line pair ${n}`, plan),
+    circuit: SIDES.flatMap((side) => jackInput(`${id}-${side}`, `${id}-${side}-in`)),
+    from: [`${id}-left-in`, `${id}-right-in`],
+    head: [],
+    fader: faderOf(id),
+  };
+}
+
+/** The host's playback, on a channel of its own. */
+const usbChannel = (plan: MixerPlan): Channel => ({
+  id: 'usb',
+  ports: [],
+  settings: strip('usb', 'USB return', plan),
+  circuit: playbackInto(0),
+  from: ['play-left', 'play-right'],
+  head: [],
+  fader: faderOf('usb'),
+});
+
+/** The caller on the phone socket; the switch between microphone and phone is sunk and easily forgotten. */
+const phoneChannel = (plan: MixerPlan): Channel => ({
+  id: 'phone',
+  ports: [
+    portWith(['phone', 'phone socket', 'trrs-3.5'], 'jack', 'both', {
+      T: 'left',
+      R1: 'right',
+      R2: 'ground',
+      S: 'microphone',
+    }),
+  ],
+  settings: [...strip('phone', 'Phone', plan), onOff('phone-switch', 'Switch: phone, not microphone', 'on')],
+  circuit: [
+    { kind: 'wire', a: 'phone.R2', b: 'ground' },
+    { kind: 'sense', id: 'phone-left', a: 'phone.T', b: 'ground', ohms: 600, noise: -110 },
+    { kind: 'sense', id: 'phone-right', a: 'phone.R1', b: 'ground', ohms: 600, noise: -110 },
+    // To the phone's microphone contact: blocked, 40 dB down, 1.8 kΩ to ground as a phone wants it. Typical.
+    { kind: 'drive', id: 'minus', a: 'minus', b: 'ground', ohms: 100, clip: 13.8 },
+    { kind: 'capacitor', a: 'minus', b: 'blocked', farads: 10e-6 },
+    { kind: 'resistor', a: 'blocked', b: 'phone.S', ohms: 100_000 },
+    { kind: 'resistor', a: 'phone.S', b: 'ground', ohms: 1800 },
+  ],
+  from: ['phone-left', 'phone-right'],
+  head: [],
+  fader: [...faderOf('phone'), when('phone-switch')],
+});
+
+const sendOutput = (send: SendPlan): PartPort =>
+  portWith([send.id, `${send.name} output`, 'trs-6.35'], 'jack', 'out', BALANCED_ROLES);
+
+/** Paths of a channel to the main mix, the sends and whatever else follows the mix. */
+function pathsOf(channel: Channel, plan: MixerPlan): GainPath[] {
+  const own = [...channel.head, ...channel.fader];
+  return SIDES.flatMap((side, index): GainPath[] => {
+    const from = channel.from[index] ?? '';
+    const mix: GainPath[] = [
+      ...ontoBalanced(from, `main-${side}`, own),
+      { from, to: `phones-${side}`, gain: [...own, { knob: 'phones' }] },
+      ...(plan.monitor ? ontoBalanced(from, `monitor-${side}`, [...own, { knob: 'monitor' }]) : []),
+      ...(plan.tape ? [{ from, to: `tape-${side}`, gain: [...own, -12] }] : []),
+      // The host does not get its own playback back.
+      ...(plan.usb && channel.id !== 'usb' ? [{ from, to: `usb-${side}`, gain: own }] : []),
+    ];
+    // A mono channel feeds a send once, a pair with half of either side.
+    const half = channel.from[0] === channel.from[1] ? 0 : -6.02;
+    const alone = half === 0 && side === 'right';
+    const sends = alone
+      ? []
+      : plan.sends.flatMap((send) =>
+          ontoBalanced(from, `${send.id}-out`, [
+            ...(send.pre ? channel.head : own),
+            { knob: `${send.id}-${channel.id}` },
+            half,
+          ]),
+        );
+    const minus: GainPath[] =
+      plan.phone && channel.id !== 'phone' && !alone ? [{ from, to: 'minus', gain: [...own, half] }] : [];
+    return [...mix, ...sends, ...minus];
+  });
+}
+
+const usbPortOf = (plan: MixerPlan): PartPort[] =>
+  plan.usb
+    ? [
+        usbPort(
+          'usb',
+          plan.usb.connector === 'usb-b' ? 'USB-B socket' : 'USB-C socket',
+          plan.usb.connector,
+          'jack',
+        ),
+      ]
+    : [];
+
+const usbCircuit: CircuitElement[] = SIDES.map((side) => ({
+  kind: 'drive',
+  id: `usb-${side}`,
+  a: `adc-${side}`,
+  b: 'ground',
+  ohms: 100,
+  clip: 30,
+}));
+
+/** A mixer as a part: channels with gain, fader and switch; sends; main, headphone and USB outputs. Figures typical. */
+export function mixerPart(plan: MixerPlan): Part {
+  const channels = [
+    ...Array.from({ length: plan.mics }, (_, i) => micChannel(i + 1, plan)),
+    ...Array.from({ length: plan.pairs }, (_, i) => pairChannel(i + 1, plan)),
+    ...(plan.usb ? [usbChannel(plan)] : []),
+    ...(plan.phone ? [phoneChannel(plan)] : []),
+  ];
+  const pairOf = (id: string, name: string) =>
+    SIDES.map((side) =>
+      portWith([`${id}-${side}`, `${name} ${side}`, 'trs-6.35'], 'jack', 'out', BALANCED_ROLES),
+    );
+  return {
+    id: plan.id,
+    name: plan.name,
+    family: 'mixer',
+    summary: plan.summary,
+    price: plan.price,
+    ports: [
+      ...channels.flatMap((c) => c.ports),
+      ...pairOf('main', 'main output'),
+      ...(plan.monitor ? pairOf('monitor', 'monitor output') : []),
+      ...plan.sends.map(sendOutput),
+      ...(plan.tape
+        ? SIDES.map((side) =>
+            portWith([`tape-${side}`, `RCA output ${side}`, 'rca'], 'jack', 'out', MONO_ROLES),
+          )
+        : []),
+      ...usbPortOf(plan),
+      phonesOut('trs-6.35'),
+    ],
+    settings: [
+      onOff('phantom', '48 V', 'off'),
+      ...channels.flatMap((c) => c.settings),
+      knob('phones', 'Headphones', -60, 10, -10),
+      ...(plan.monitor ? [knob('monitor', 'Monitor output', -60, 10, -10)] : []),
+      onOff('mains', 'Mains', 'on'),
+    ],
+    power: [{ setting: 'mains', is: 'on' }],
+    circuit: [
+      ...channels.flatMap((c) => c.circuit),
+      ...SIDES.flatMap((side) => balancedOutput(`main-${side}`, `main-${side}`)),
+      ...(plan.monitor ? SIDES.flatMap((side) => balancedOutput(`monitor-${side}`, `monitor-${side}`)) : []),
+      ...plan.sends.flatMap((send) => balancedOutput(send.id, `${send.id}-out`)),
+      ...(plan.tape
+        ? SIDES.flatMap((side): CircuitElement[] => [
+            {
+              kind: 'drive',
+              id: `tape-${side}`,
+              a: `tape-${side}.T`,
+              b: `tape-${side}.S`,
+              ohms: 470,
+              clip: 8,
+            },
+            { kind: 'wire', a: `tape-${side}.S`, b: 'ground' },
+          ])
+        : []),
+      ...(plan.usb ? usbCircuit : []),
+      ...stereoOutput('phones', ['phones-left', 'phones-right'], 33, 6),
+      { kind: 'wire', a: 'phones.S', b: 'ground' },
+    ],
+    paths: channels.flatMap((channel) => pathsOf(channel, plan)),
+    ...(plan.usb && {
+      captures: [
+        {
+          id: 'usb',
+          name: 'USB, main mix',
+          port: 'usb',
+          channels: SIDES.map((side) => ({ side, plus: `adc-${side}`, minus: 'ground' })),
+          // Main mix at +4 dBu is about −18 dBFS (EBU R 68 has 0 dBu there; typical).
+          fullScale: dbV(17),
+          noise: dbV(-88),
+        },
+      ],
+      bus: {
+        port: 'usb',
+        registersAs: 'audio' as const,
+        authenticated: false,
+        // Has its own mains supply; what it still asks of the host is typical.
+        draw: 0,
+        captures: ['usb'],
+        plays: true,
+      },
+    }),
+  };
+}
