@@ -97,5 +97,5 @@ export const PLAYBACK_FOLLOWS: Origin = {
 };
 export const RETURNED: Origin = {
   kind: 'our own',
-  text: 'our own limit, 20 dB under full scale; talker echo is the matter of ITU-T G.131',
+  text: 'our own limit, 30 dB under full scale; talker echo is the matter of ITU-T G.131',
 };

@@ -24,7 +24,10 @@ function wanted(facts: Facts, placed: string) {
 export function partUnpowered(facts: Facts): Finding[] {
   return failing(facts).flatMap(({ arrival: { source, recorder } }) => {
     const onTheWay = deadPaths(facts, source).map((path) => path.placed);
+    // A device that its host refuses is dark for that reason, which is a finding of its own.
+    const refused = new Set(facts.devices.flatMap((d) => (d.fed ? [] : [d.placed])));
     const dead = [...new Set([source, ...onTheWay])].filter((id) => {
+      if (refused.has(id)) return false;
       const needs = wanted(facts, id);
       return !facts.isLive(id) || (needs !== undefined && needs.volts < needs.least);
     });

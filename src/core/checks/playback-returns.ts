@@ -6,7 +6,7 @@ import type { Finding } from './finding';
 import { RETURNED } from './origins';
 
 /** What comes back of full-scale playback, at the most, before the far end hears itself. A limit of our own. */
-const RETURN_AT_MOST: DbFs = dbFs(-20);
+const RETURN_AT_MOST: DbFs = dbFs(-30);
 
 /** The loudest return of a host's playback into its own inputs, dBFS. */
 function returned(facts: Facts, host: string): DbFs {

@@ -166,12 +166,18 @@ function inserts(rig: Rig, onChain: ReadonlySet<string>): RigEdit[] {
 function concerned(rig: Rig, finding: Finding, chain: readonly LaidPart[]): LaidPart[] {
   const joint = rig.joints.find((j) => j.id === finding.where.joint);
   const named = [finding.where.part, finding.other, finding.recorder, joint?.plug.part, joint?.jack.part];
-  return laidParts(rig).filter((laid) => chain.includes(laid) || named.includes(laid.placed.id));
+  const ids = new Set([...chain.map((laid) => laid.placed.id), ...named]);
+  return laidParts(rig).filter((laid) => ids.has(laid.placed.id));
 }
 
 /** Hubs, adapters and interfaces that stand between a starved device and its host have the sockets for more power. */
-const powered = (rig: Rig): LaidPart[] =>
-  laidParts(rig).filter((laid) => laid.part.hub !== undefined || laid.part.power !== undefined);
+const withPowered = (rig: Rig, pool: readonly LaidPart[]): LaidPart[] => {
+  const ids = new Set(pool.map((laid) => laid.placed.id));
+  const others = laidParts(rig).filter(
+    ({ placed, part }) => !ids.has(placed.id) && (part.hub !== undefined || part.power !== undefined),
+  );
+  return [...pool, ...others];
+};
 
 /** Single edits that might cure a finding; nothing is promised of them until the pipeline has tried them. */
 export function candidateEdits(rig: Rig, finding: Finding): RigEdit[] {
@@ -179,13 +185,11 @@ export function candidateEdits(rig: Rig, finding: Finding): RigEdit[] {
   const pool = concerned(rig, finding, chain);
   const { code } = finding;
   return [
-    ...[...new Set([...pool, ...powered(rig)])].flatMap(settings),
+    ...withPowered(rig, pool).flatMap(settings),
     // The app is what the user wants to do: another one is offered only where the app itself is the cause.
     ...(code === 'app-does-not-take' ? pool.flatMap(apps) : []),
     ...(CURED_IN_APP.includes(code) ? pool.flatMap(choices) : []),
-    ...(CURED_BY_ADDING.includes(code)
-      ? [...new Set([...pool, ...powered(rig)])].flatMap((laid) => additions(rig, laid))
-      : []),
+    ...(CURED_BY_ADDING.includes(code) ? withPowered(rig, pool).flatMap((laid) => additions(rig, laid)) : []),
     ...(code === 'playback-moved' || code === 'guests-not-heard'
       ? pool.filter((laid) => laid.part.ears).flatMap((laid) => replug(rig, laid))
       : []),

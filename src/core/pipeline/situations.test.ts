@@ -99,7 +99,9 @@ describe('splitters', () => {
       recorder: 'phone',
     });
     expect(found.verdict).toBe('clean');
-    expect(found.listeners).toEqual([{ listener: 'ears', hears: [{ device: 'phone', sides: 'both' }] }]);
+    expect(found.listeners).toMatchObject([
+      { listener: 'ears', hears: [{ device: 'phone', sides: 'both' }] },
+    ]);
   });
 });
 

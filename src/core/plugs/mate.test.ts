@@ -49,6 +49,12 @@ const EXPECTED: readonly (readonly [Connector, Connector, string])[] = [
   ['rca', 'rca', 'T:T S:S'],
 ];
 
+/** Keyed connectors meet contact by contact. */
+const oneToOne = (connector: Connector): string =>
+  contactsOf(connector)
+    .map((contact) => `${contact}:${contact}`)
+    .join(' ');
+
 describe('mating', () => {
   it.each(EXPECTED)('%s plug in %s jack: %s', (plug, jack, expected) => {
     expect(touches(plug, jack)).toBe(expected);
@@ -72,7 +78,9 @@ describe('mating', () => {
       for (const jack of jacks) {
         const expected = EXPECTED.find(([p, j]) => p === plug && j === jack)?.[2];
         const phones = isPhoneConnector(plug) && isPhoneConnector(jack);
-        expect(touches(plug, jack), `${plug} in ${jack}`).toBe(expected ?? (phones ? 'size' : 'family'));
+        expect(touches(plug, jack), `${plug} in ${jack}`).toBe(
+          expected ?? (plug === jack ? oneToOne(jack) : phones ? 'size' : 'family'),
+        );
       }
     }
   });

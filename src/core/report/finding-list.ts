@@ -230,7 +230,7 @@ export const FINDING_LIST: Record<FindingCode, FindingEntry> = {
     severity: ['spoils'],
     means:
       'What the device plays comes back into its own input: the caller’s channel stands in the caller’s own send. A send without it is a mix-minus.',
-    limit: 'Return at most −20 dBFS for full-scale playback (our own limit; talker echo: ITU-T G.131).',
+    limit: 'Return at most −30 dBFS for full-scale playback (our own limit; talker echo: ITU-T G.131).',
   },
   'guests-not-heard': {
     title: 'Nobody hears the far end',

@@ -10,7 +10,14 @@ export interface RigSketch {
   readonly recorder?: string;
   readonly settings?: Readonly<Record<string, Record<string, SettingValue>>>;
   readonly apps?: Readonly<Record<string, AppId>>;
+  /** Choices in the app of a host. */
+  readonly choices?: Readonly<Record<string, Record<string, SettingValue>>>;
   readonly voice?: VoiceEffort;
+  /** Further sources beside the first. */
+  readonly others?: readonly string[];
+  readonly apart?: boolean;
+  /** Mouth to microphone, metres. */
+  readonly distances?: Readonly<Record<string, number>>;
 }
 
 function port(sketch: RigSketch, text: string): PortRef & { gender: string } {
@@ -41,12 +48,17 @@ export function layRig(sketch: RigSketch): Rig {
       part,
       ...(sketch.settings?.[id] && { settings: sketch.settings[id] }),
       ...(sketch.apps?.[id] && { app: sketch.apps[id] }),
+      ...(sketch.choices?.[id] && { choices: sketch.choices[id] }),
     })),
     joints: sketch.joints.map((text, index) => joint(sketch, text, index)),
-    surroundings: { voice: sketch.voice ?? 'normal' },
+    surroundings: {
+      voice: sketch.voice ?? 'normal',
+      ...(sketch.distances && { distances: sketch.distances }),
+    },
     purpose: {
-      sources: [sketch.source ?? ids[0] ?? ''],
+      sources: [sketch.source ?? ids[0] ?? '', ...(sketch.others ?? [])],
       recorders: [sketch.recorder ?? ids.at(-1) ?? ''],
+      ...(sketch.apart && { tracks: 'apart' as const }),
     },
   };
 }

@@ -42,10 +42,12 @@ const pad = (db: number): Part => {
   };
 };
 
-/** Two drives on hot and cold of an XLR, half each. */
+/** Two drives on hot and cold of an XLR, half each, blocked against phantom. */
 const xlrDrive = (ohms: number, clip: number): CircuitElement[] => [
-  { kind: 'drive', id: 'hot', a: 'out.2', b: 'out.1', ohms, clip },
-  { kind: 'drive', id: 'cold', a: 'out.3', b: 'out.1', ohms, clip },
+  { kind: 'drive', id: 'hot', a: 'leg-hot', b: 'out.1', ohms, clip },
+  { kind: 'drive', id: 'cold', a: 'leg-cold', b: 'out.1', ohms, clip },
+  { kind: 'capacitor', a: 'leg-hot', b: 'out.2', farads: 100e-6 },
+  { kind: 'capacitor', a: 'leg-cold', b: 'out.3', farads: 100e-6 },
 ];
 const onto = (from: string, gain: number) => [
   { from, to: 'hot', gain: [gain - 6.02] },

@@ -117,6 +117,17 @@ const channelOf = (n: number, plan: InterfacePlan): CaptureChannel => ({
   socket: n > plan.inputs ? `line-${n}` : `mic-${n}`,
 });
 
+/** What it is to its host. Draw: typical, phantom included. */
+const busOf = (plan: InterfacePlan, count: number): NonNullable<Part['bus']> => ({
+  port: plan.usb.id,
+  registersAs: 'audio',
+  authenticated: false,
+  draw: { setting: 'phantom', values: plan.draw },
+  captures: ['in'],
+  plays: true,
+  format: { inputs: count, outputs: 2, bits: 24, rate: 48_000, speed: plan.speed ?? 'high' },
+});
+
 /** An interface with numbered inputs, headphones with direct monitoring, and line outputs. */
 function interfacePart(plan: InterfacePlan): Part {
   const inputs = [
@@ -170,16 +181,7 @@ function interfacePart(plan: InterfacePlan): Part {
       },
     ],
     power: [...(plan.power ?? []), { port: plan.usb.id }],
-    // Draw: typical, phantom included.
-    bus: {
-      port: plan.usb.id,
-      registersAs: 'audio',
-      authenticated: false,
-      draw: { setting: 'phantom', values: plan.draw },
-      captures: ['in'],
-      plays: true,
-      format: { inputs: count, outputs: 2, bits: 24, rate: 48_000, speed: plan.speed ?? 'high' },
-    },
+    bus: busOf(plan, count),
   };
 }
 

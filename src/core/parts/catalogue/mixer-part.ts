@@ -187,6 +187,60 @@ const usbCircuit: CircuitElement[] = SIDES.map((side) => ({
   clip: 30,
 }));
 
+const pairOf = (id: string, name: string): PartPort[] =>
+  SIDES.map((side) =>
+    portWith([`${id}-${side}`, `${name} ${side}`, 'trs-6.35'], 'jack', 'out', BALANCED_ROLES),
+  );
+
+const outputPorts = (plan: MixerPlan): PartPort[] => [
+  ...pairOf('main', 'main output'),
+  ...(plan.monitor ? pairOf('monitor', 'monitor output') : []),
+  ...plan.sends.map(sendOutput),
+  ...(plan.tape
+    ? SIDES.map((side) => portWith([`tape-${side}`, `RCA output ${side}`, 'rca'], 'jack', 'out', MONO_ROLES))
+    : []),
+  ...usbPortOf(plan),
+  phonesOut('trs-6.35'),
+];
+
+const tapeCircuit: CircuitElement[] = SIDES.flatMap((side): CircuitElement[] => [
+  { kind: 'drive', id: `tape-${side}`, a: `tape-${side}.T`, b: `tape-${side}.S`, ohms: 470, clip: 8 },
+  { kind: 'wire', a: `tape-${side}.S`, b: 'ground' },
+]);
+
+const outputCircuit = (plan: MixerPlan): CircuitElement[] => [
+  ...SIDES.flatMap((side) => balancedOutput(`main-${side}`, `main-${side}`)),
+  ...(plan.monitor ? SIDES.flatMap((side) => balancedOutput(`monitor-${side}`, `monitor-${side}`)) : []),
+  ...plan.sends.flatMap((send) => balancedOutput(send.id, `${send.id}-out`)),
+  ...(plan.tape ? tapeCircuit : []),
+  ...(plan.usb ? usbCircuit : []),
+  ...stereoOutput('phones', ['phones-left', 'phones-right'], 33, 6),
+  { kind: 'wire', a: 'phones.S', b: 'ground' },
+];
+
+/** The main mix over USB. Its own mains supply asks nothing of the host. */
+const usbDevice: Pick<Part, 'captures' | 'bus'> = {
+  captures: [
+    {
+      id: 'usb',
+      name: 'USB, main mix',
+      port: 'usb',
+      channels: SIDES.map((side) => ({ side, plus: `adc-${side}`, minus: 'ground' })),
+      // Main mix at +4 dBu is about −15 dBFS: typical.
+      fullScale: dbV(17),
+      noise: dbV(-88),
+    },
+  ],
+  bus: {
+    port: 'usb',
+    registersAs: 'audio',
+    authenticated: false,
+    draw: 0,
+    captures: ['usb'],
+    plays: true,
+  },
+};
+
 /** A mixer as a part: channels with gain, fader and switch; sends; main, headphone and USB outputs. Figures typical. */
 export function mixerPart(plan: MixerPlan): Part {
   const channels = [
@@ -195,29 +249,13 @@ export function mixerPart(plan: MixerPlan): Part {
     ...(plan.usb ? [usbChannel(plan)] : []),
     ...(plan.phone ? [phoneChannel(plan)] : []),
   ];
-  const pairOf = (id: string, name: string) =>
-    SIDES.map((side) =>
-      portWith([`${id}-${side}`, `${name} ${side}`, 'trs-6.35'], 'jack', 'out', BALANCED_ROLES),
-    );
   return {
     id: plan.id,
     name: plan.name,
     family: 'mixer',
     summary: plan.summary,
     price: plan.price,
-    ports: [
-      ...channels.flatMap((c) => c.ports),
-      ...pairOf('main', 'main output'),
-      ...(plan.monitor ? pairOf('monitor', 'monitor output') : []),
-      ...plan.sends.map(sendOutput),
-      ...(plan.tape
-        ? SIDES.map((side) =>
-            portWith([`tape-${side}`, `RCA output ${side}`, 'rca'], 'jack', 'out', MONO_ROLES),
-          )
-        : []),
-      ...usbPortOf(plan),
-      phonesOut('trs-6.35'),
-    ],
+    ports: [...channels.flatMap((c) => c.ports), ...outputPorts(plan)],
     settings: [
       onOff('phantom', '48 V', 'off'),
       ...channels.flatMap((c) => c.settings),
@@ -226,50 +264,8 @@ export function mixerPart(plan: MixerPlan): Part {
       onOff('mains', 'Mains', 'on'),
     ],
     power: [{ setting: 'mains', is: 'on' }],
-    circuit: [
-      ...channels.flatMap((c) => c.circuit),
-      ...SIDES.flatMap((side) => balancedOutput(`main-${side}`, `main-${side}`)),
-      ...(plan.monitor ? SIDES.flatMap((side) => balancedOutput(`monitor-${side}`, `monitor-${side}`)) : []),
-      ...plan.sends.flatMap((send) => balancedOutput(send.id, `${send.id}-out`)),
-      ...(plan.tape
-        ? SIDES.flatMap((side): CircuitElement[] => [
-            {
-              kind: 'drive',
-              id: `tape-${side}`,
-              a: `tape-${side}.T`,
-              b: `tape-${side}.S`,
-              ohms: 470,
-              clip: 8,
-            },
-            { kind: 'wire', a: `tape-${side}.S`, b: 'ground' },
-          ])
-        : []),
-      ...(plan.usb ? usbCircuit : []),
-      ...stereoOutput('phones', ['phones-left', 'phones-right'], 33, 6),
-      { kind: 'wire', a: 'phones.S', b: 'ground' },
-    ],
+    circuit: [...channels.flatMap((c) => c.circuit), ...outputCircuit(plan)],
     paths: channels.flatMap((channel) => pathsOf(channel, plan)),
-    ...(plan.usb && {
-      captures: [
-        {
-          id: 'usb',
-          name: 'USB, main mix',
-          port: 'usb',
-          channels: SIDES.map((side) => ({ side, plus: `adc-${side}`, minus: 'ground' })),
-          // Main mix at +4 dBu is about −18 dBFS (EBU R 68 has 0 dBu there; typical).
-          fullScale: dbV(17),
-          noise: dbV(-88),
-        },
-      ],
-      bus: {
-        port: 'usb',
-        registersAs: 'audio' as const,
-        authenticated: false,
-        // Has its own mains supply; what it still asks of the host is typical.
-        draw: 0,
-        captures: ['usb'],
-        plays: true,
-      },
-    }),
+    ...(plan.usb && usbDevice),
   };
 }

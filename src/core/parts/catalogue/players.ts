@@ -1,3 +1,4 @@
+import { volts } from '../../units';
 import { MONO_ROLES, STEREO_ROLES, knob, portWith, usbPort } from '../builders';
 import type { CircuitElement, Part, Quantity } from '../types';
 
@@ -62,6 +63,8 @@ export const PLAYERS: readonly Part[] = [
       ...played('right', 'right', 'T', -12, 1000),
       { kind: 'wire', a: 'left.S', b: 'right.S' },
     ],
+    // What an output stage bears from outside: typical, from memory.
+    bears: ['left', 'right'].map((port) => ({ plus: `${port}.T`, minus: `${port}.S`, volts: volts(5) })),
   },
   {
     id: 'midi-keyboard',
