@@ -14,16 +14,32 @@ export function reachesSense(facts: Facts, source: string, sense: Sense): boolea
     });
 }
 
+const dead = new WeakMap<Facts, readonly { readonly path: StagePath; readonly sense: Sense }[]>();
+
+/** Every path that carries nothing, switched off or without power, with the stage input it starts from; found once. */
+function silentPaths(facts: Facts) {
+  const known = dead.get(facts);
+  if (known) return known;
+  const working = new Set(facts.netlist.paths.filter((path) => path.gain !== 0));
+  const senses = new Map(facts.elements.flatMap((e) => (e.kind === 'sense' ? [[e.id, e] as const] : [])));
+  const found = facts.paths.flatMap((path) => {
+    const sense = senses.get(path.from);
+    return sense && !working.has(path) ? [{ path, sense }] : [];
+  });
+  dead.set(facts, found);
+  return found;
+}
+
 /** Paths of the rig that carry nothing although a source stands at their input: switched off, or without power. */
 export function deadPaths(facts: Facts, source: string): StagePath[] {
-  const working = new Set(facts.netlist.paths.filter((p) => p.gain !== 0).map((p) => `${p.from} ${p.to}`));
-  const senses = new Map(facts.elements.flatMap((e) => (e.kind === 'sense' ? [[e.id, e] as const] : [])));
-  return facts.paths.filter((path) => {
-    const sense = senses.get(path.from);
-    return (
-      sense !== undefined && !working.has(`${path.from} ${path.to}`) && reachesSense(facts, source, sense)
-    );
-  });
+  const reached = new Map<string, boolean>();
+  return silentPaths(facts)
+    .filter(({ sense }) => {
+      const known = reached.get(sense.id) ?? reachesSense(facts, source, sense);
+      reached.set(sense.id, known);
+      return known;
+    })
+    .map(({ path }) => path);
 }
 
 /** Whether a stage's output leads, through whatever works, to a converter of this recorder. */

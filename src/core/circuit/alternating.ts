@@ -1,5 +1,5 @@
 import { hertz, type Hertz } from '../units';
-import { blocks, type Block } from './blocks';
+import { allBlocks, type Block, type Split } from './blocks';
 import type { NetPath } from './netlist';
 import type { Branch, Nets } from './nets';
 import {
@@ -60,30 +60,43 @@ const isExciter = (branch: Branch): branch is Exciter =>
   branch.kind === 'signal' || branch.kind === 'electret' || branch.kind === 'drive';
 
 /** How each exciter answers in its own block. */
-function ownResponses(
-  block: Block,
-  omega: number,
-  alive: (s: SoundSource) => boolean,
-): Map<string, Response> {
+function ownResponses(block: Block, omega: number, alive: (s: SoundSource) => boolean): Map<string, Answer> {
   const exciters = block.branches
     .filter(isExciter)
     .filter((exciter) => exciter.kind === 'drive' || alive(exciter));
   if (exciters.length === 0) return new Map();
   const answers = buildSystem(block, omega).solve(exciters.map(excite));
   return new Map(
-    exciters.flatMap((exciter, index) => (answers[index] ? [[exciter.id, answers[index]]] : [])),
+    exciters.flatMap((exciter, index) => {
+      const response = answers[index];
+      return response ? [[exciter.id, { block, response }] as const] : [];
+    }),
   );
 }
 
+/** How a block answers to one of its exciters. */
+interface Answer {
+  readonly block: Block;
+  readonly response: Response;
+}
+
 interface Stages {
-  readonly responses: ReadonlyMap<string, Response>;
+  readonly responses: ReadonlyMap<string, Answer>;
+  readonly climb: Split['climb'];
   readonly senses: ReadonlyMap<string, SenseBranch>;
-  readonly paths: readonly NetPath[];
+  readonly pathsFrom: ReadonlyMap<string, readonly NetPath[]>;
+}
+
+/** The voltage that an exciter's block brings to a net: it reaches what hangs on the block, by the net where it hangs. */
+function reached(stages: Stages, { block, response }: Answer, net: number): Phasor {
+  let sum = ZERO;
+  for (const step of stages.climb(net)) if (step.block === block) sum = plus(sum, response.net(step.net));
+  return sum;
 }
 
 function across(stages: Stages, exciter: string, from: number, to: number): Phasor {
-  const response = stages.responses.get(exciter);
-  return response ? minus(response.net(from), response.net(to)) : ZERO;
+  const answer = stages.responses.get(exciter);
+  return answer ? minus(reached(stages, answer, from), reached(stages, answer, to)) : ZERO;
 }
 
 /** More passes than this and the stages feed back on themselves: a loop, of which the rest is left out. */
@@ -96,17 +109,20 @@ function excitation(stages: Stages, source: string): Map<string, Phasor> {
   let wave = new Map(total);
   for (let pass = 0; pass < MOST_STAGES && wave.size > 0; pass += 1) {
     const next = new Map<string, Phasor>();
-    for (const path of stages.paths) {
-      const sense = stages.senses.get(path.from);
+    for (const [id, paths] of stages.pathsFrom) {
+      const sense = stages.senses.get(id);
       if (!sense) continue;
       let sum = ZERO;
       for (const [exciter, volts] of wave) {
         const gain = across(stages, exciter, sense.from, sense.to);
         sum = plus(sum, product(gain, volts));
       }
-      const brought = times(sum, path.gain);
-      if (Math.hypot(brought.re, brought.im) < SETTLED) continue;
-      next.set(path.to, plus(next.get(path.to) ?? ZERO, brought));
+      if (magnitude(sum) < SETTLED) continue;
+      for (const path of paths) {
+        const brought = times(sum, path.gain);
+        if (magnitude(brought) < SETTLED) continue;
+        next.set(path.to, plus(next.get(path.to) ?? ZERO, brought));
+      }
     }
     for (const [drive, volts] of next) total.set(drive, plus(total.get(drive) ?? ZERO, volts));
     wave = next;
@@ -121,7 +137,7 @@ export function solveAlternating(
   frequency: Hertz,
   alive: (source: SoundSource) => boolean,
 ): AlternatingSolution {
-  const split = blocks(nets, nets.branches);
+  const split = allBlocks(nets);
   const responses = new Map(
     split.blocks.flatMap((block) => [...ownResponses(block, 2 * Math.PI * frequency, alive)]),
   );
@@ -135,22 +151,32 @@ export function solveAlternating(
   const senses = new Map(
     nets.branches.flatMap((branch) => (branch.kind === 'sense' ? [[branch.id, branch] as const] : [])),
   );
-  const stages: Stages = { responses, senses, paths };
+  const pathsFrom = new Map<string, NetPath[]>();
+  for (const path of paths) {
+    const known = pathsFrom.get(path.from);
+    if (known) known.push(path);
+    else pathsFrom.set(path.from, [path]);
+  }
+  const stages: Stages = { responses, climb: split.climb, senses, pathsFrom };
   const excited = new Map<string, Map<string, Phasor>>();
-  const reached = (source: string) => {
+  const excitedBy = (source: string) => {
     const known = excited.get(source) ?? excitation(stages, source);
     excited.set(source, known);
     return known;
   };
   const contributions: AlternatingSolution['contributions'] = (source, from, to) => {
     if (from === undefined || to === undefined || split.floor.get(from) !== split.floor.get(to)) return [];
-    return [...reached(source)]
-      .filter(([exciter]) => responses.has(exciter) && floorsOf.get(exciter)?.has(split.floor.get(from)))
-      .map(([exciter, volts]) => ({ exciter, volts: product(across(stages, exciter, from, to), volts) }));
+    const floor = split.floor.get(from);
+    const found: { exciter: string; volts: Phasor }[] = [];
+    for (const [exciter, volts] of excitedBy(source)) {
+      if (!responses.has(exciter) || !floorsOf.get(exciter)?.has(floor)) continue;
+      found.push({ exciter, volts: product(across(stages, exciter, from, to), volts) });
+    }
+    return found;
   };
   return {
     contributions,
-    driven: (source, drive) => 20 * Math.log10(magnitude(reached(source).get(drive) ?? ZERO)),
+    driven: (source, drive) => 20 * Math.log10(magnitude(excitedBy(source).get(drive) ?? ZERO)),
     gain: (source, from, to) => {
       const here = contributions(source, from, to);
       return here.length === 0 ? undefined : here.reduce((sum, { volts }) => plus(sum, volts), ZERO);

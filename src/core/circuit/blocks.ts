@@ -1,22 +1,34 @@
+import { biconnected, type Component, type Edge } from './biconnected';
 import type { Branch, Nets } from './nets';
 import { UnionFind } from './union-find';
 
 /**
- * Nets that are solved together. Every part of the circuit that conducts by itself has one reference net, at zero
- * volts, its busiest; what hangs together only through that net is solved apart, for no current goes from one to the other.
- * Transformers couple blocks into one.
+ * Branches that are solved together. What hangs on the rest of the circuit by one net only is a block of its own: no
+ * current flows through that net from the one to the other, so the block's voltages against it do not depend on the
+ * rest. Transformers couple the blocks of their windings into one.
  */
 export interface Block {
-  /** Without the references. */
+  /** Unknown nets; the net by which the block hangs on the rest is not among them. */
   readonly nets: readonly number[];
+  /** In place of the nets at which it hangs the branches bear numbers of `zeros`, which are at zero volts. */
   readonly branches: readonly Branch[];
+  readonly zeros: ReadonlySet<number>;
+}
+
+/** A net of a block; its voltage is against the block's own zero. */
+export interface Step {
+  readonly block: Block;
+  readonly net: number;
 }
 
 export interface Split {
   readonly blocks: readonly Block[];
+  /** One net of each conducting part, its busiest: at zero volts. */
   readonly references: ReadonlySet<number>;
   /** Which conducting part a net belongs to: only within one can voltages be compared. */
   readonly floor: ReadonlyMap<number, string>;
+  /** From a net to its reference: the voltages of these nets, each in its block, add up to the net's own. */
+  readonly climb: (net: number) => readonly Step[];
 }
 
 const key = (net: number) => String(net);
@@ -31,48 +43,131 @@ export const endsOf = (branch: Branch): readonly (readonly [number, number])[] =
     : [[branch.from, branch.to]];
 
 /** The busiest net of each floor. */
-function chooseReferences(nets: Nets, branches: readonly Branch[], floor: (net: number) => string) {
-  const degree = new Map<number, number>();
-  for (const branch of branches) {
-    for (const net of endsOf(branch).flat()) degree.set(net, (degree.get(net) ?? 0) + 1);
+function chooseReferences(nets: Nets, edges: readonly Edge[], floor: readonly string[]): Set<number> {
+  const degree = new Array<number>(nets.count).fill(0);
+  for (const { from, to } of edges) {
+    degree[from] = (degree[from] ?? 0) + 1;
+    degree[to] = (degree[to] ?? 0) + 1;
   }
   const best = new Map<string, number>();
   for (let net = 0; net < nets.count; net += 1) {
-    const current = best.get(floor(net));
-    if (current === undefined || (degree.get(net) ?? 0) > (degree.get(current) ?? 0))
-      best.set(floor(net), net);
+    const current = best.get(floor[net] ?? '');
+    if (current === undefined || (degree[net] ?? 0) > (degree[current] ?? 0)) best.set(floor[net] ?? '', net);
   }
   return new Set(best.values());
 }
 
+/** A winding of a branch, as an edge of the graph. */
+interface Winding extends Edge {
+  readonly branch: number;
+}
+
+const windingsOf = (branches: readonly Branch[]): Winding[] =>
+  branches.flatMap((branch, index) => endsOf(branch).map(([from, to]) => ({ branch: index, from, to })));
+
+/** Components that a transformer couples, together; by the number of the first. */
+function coupled(components: readonly Component[], windings: readonly Winding[]): Map<string, number[]> {
+  const together = new UnionFind();
+  const byBranch = new Map<number, number>();
+  for (const [index, component] of components.entries()) {
+    for (const edge of component.edges) {
+      const branch = windings[edge]?.branch ?? -1;
+      const other = byBranch.get(branch);
+      if (other !== undefined) together.union(key(index), key(other));
+      byBranch.set(branch, index);
+    }
+  }
+  const groups = new Map<string, number[]>();
+  for (let index = 0; index < components.length; index += 1) {
+    const root = together.find(key(index));
+    const group = groups.get(root);
+    if (group) group.push(index);
+    else groups.set(root, [index]);
+  }
+  return groups;
+}
+
+/** The number that stands for the net at which a component hangs. */
+const zeroOf = (component: number): number => -1 - component;
+
+/** A branch with the ends of each winding as its component names them. */
+function renamed(branch: Branch, ends: readonly (readonly [number, number])[]): Branch {
+  const [[from, to] = [branch.from, branch.to], winding] = ends;
+  return { ...branch, from, to, ...(winding && { winding: { from: winding[0], to: winding[1] } }) };
+}
+
+function buildBlock(
+  group: readonly number[],
+  components: readonly Component[],
+  windings: readonly Winding[],
+  branches: readonly Branch[],
+): Block {
+  // Edges are numbered as they were made, so that a transformer's windings keep their order.
+  const edges = group
+    .flatMap((index) => (components[index]?.edges ?? []).map((edge) => ({ edge, index })))
+    .sort((a, b) => a.edge - b.edge);
+  const nets = new Set<number>();
+  const built: Branch[] = [];
+  let [last, pairs]: [number, (readonly [number, number])[]] = [-1, []];
+  const finish = () => {
+    const branch = branches[last];
+    if (branch) built.push(renamed(branch, pairs));
+  };
+  for (const { edge, index } of edges) {
+    const winding = windings[edge];
+    const root = components[index]?.root;
+    if (!winding) continue;
+    const [from, to] = [winding.from, winding.to].map((net) => (net === root ? zeroOf(index) : net));
+    if (from === undefined || to === undefined) continue;
+    if (from >= 0) nets.add(from);
+    if (to >= 0) nets.add(to);
+    if (winding.branch !== last) {
+      finish();
+      [last, pairs] = [winding.branch, []];
+    }
+    pairs.push([from, to]);
+  }
+  finish();
+  return { nets: [...nets], zeros: new Set(group.map(zeroOf)), branches: built };
+}
+
+const whole = new WeakMap<Nets, Split>();
+
+/** All branches of a rig, split; computed once. */
+export function allBlocks(nets: Nets): Split {
+  const known = whole.get(nets) ?? blocks(nets, nets.branches);
+  whole.set(nets, known);
+  return known;
+}
+
 /** Splits the nets by the branches given, those that conduct. */
 export function blocks(nets: Nets, branches: readonly Branch[]): Split {
+  const windings = windingsOf(branches);
   const floors = new UnionFind();
-  for (const branch of branches) for (const [a, b] of endsOf(branch)) floors.union(key(a), key(b));
-  const floorOf = (net: number) => floors.find(key(net));
-  const references = chooseReferences(nets, branches, floorOf);
-  const together = new UnionFind();
-  /** A net that is no reference, by which a branch is known; undefined for one between references. */
-  const anchors = (branch: Branch) =>
-    endsOf(branch)
-      .flat()
-      .filter((net) => !references.has(net));
-  for (const branch of branches) {
-    const [first, ...others] = anchors(branch);
-    for (const other of others) if (first !== undefined) together.union(key(first), key(other));
-  }
-  const found = new Map<string, { nets: number[]; branches: Branch[] }>();
-  for (let net = 0; net < nets.count; net += 1) {
-    if (references.has(net)) continue;
-    const root = together.find(key(net));
-    const block = found.get(root) ?? { nets: [], branches: [] };
-    block.nets.push(net);
-    found.set(root, block);
-  }
-  for (const branch of branches) {
-    const [first] = anchors(branch);
-    if (first !== undefined) found.get(together.find(key(first)))?.branches.push(branch);
-  }
-  const floor = new Map(Array.from({ length: nets.count }, (_, net) => [net, floorOf(net)]));
-  return { blocks: [...found.values()], references, floor };
+  for (const { from, to } of windings) floors.union(key(from), key(to));
+  const floorOf = Array.from({ length: nets.count }, (_, net) => floors.find(key(net)));
+  const references = chooseReferences(nets, windings, floorOf);
+  const components = biconnected(nets.count, windings, references);
+  const home = new Map<number, Step & { readonly root: number }>();
+  const built = [...coupled(components, windings).values()].map((group) => {
+    const block = buildBlock(group, components, windings, branches);
+    for (const index of group) {
+      const component = components[index];
+      for (const edge of component?.edges ?? []) {
+        for (const net of [windings[edge]?.from ?? -1, windings[edge]?.to ?? -1])
+          if (component && net !== component.root) home.set(net, { block, net, root: component.root });
+      }
+    }
+    return block;
+  });
+  const climbs = new Map<number, readonly Step[]>();
+  const climb = (net: number): readonly Step[] => {
+    const known = climbs.get(net);
+    if (known) return known;
+    const first = home.get(net);
+    const steps = first ? [first, ...climb(first.root)] : [];
+    climbs.set(net, steps);
+    return steps;
+  };
+  return { blocks: built, references, floor: new Map(floorOf.map((floor, net) => [net, floor])), climb };
 }

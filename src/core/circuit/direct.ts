@@ -33,7 +33,11 @@ export function solveDirect(nets: Nets): DirectSolution {
     const [answer] = system.solve([{ rows: supplies.map((s) => [s, { re: s.volts, im: 0 }]) }]);
     for (const net of block.nets) voltage.set(net, answer?.net(net).re ?? 0);
   }
-  for (const reference of split.references) voltage.set(reference, 0);
+  const against = (net: number): number | undefined =>
+    split.climb(net).reduce<number | undefined>((sum, step) => {
+      const part = voltage.get(step.net);
+      return sum === undefined || part === undefined ? undefined : sum + part;
+    }, 0);
   const touched = new Set(nets.branches.flatMap((b) => [b.from, b.to, b.winding?.from, b.winding?.to]));
   return {
     floating: nets.names.filter((_, net) => !touched.has(net)),
@@ -41,7 +45,7 @@ export function solveDirect(nets: Nets): DirectSolution {
     between: (plus, minus) => {
       if (plus === undefined || minus === undefined) return undefined;
       if (split.floor.get(plus) !== split.floor.get(minus)) return undefined;
-      const [p, m] = [voltage.get(plus), voltage.get(minus)];
+      const [p, m] = [against(plus), against(minus)];
       return p === undefined || m === undefined ? undefined : volts(p - m);
     },
   };

@@ -4,7 +4,7 @@ export type { NetElement, NetPath, Netlist, NodeKey, Powered, StagePath, TouchLi
 export { contactKey, netElements, netPaths, nodeKey, powerElements, settle, touchLinks } from './netlist';
 export type { Branch, Nets } from './nets';
 export { mergeNets } from './nets';
-export type { Block } from './blocks';
+export type { Block, Split } from './blocks';
 export { blocks } from './blocks';
 export type { DirectSolution } from './direct';
 export { solveDirect } from './direct';

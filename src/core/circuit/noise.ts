@@ -1,5 +1,5 @@
 import { dbV, type DbV } from '../units';
-import { blocks, endsOf, type Block } from './blocks';
+import { allBlocks, type Block, type Split } from './blocks';
 import { MOST_STAGES } from './alternating';
 import type { NetPath } from './netlist';
 import type { Branch, Nets } from './nets';
@@ -16,7 +16,6 @@ import {
   type Excitation,
   type Phasor,
   type Response,
-  type System,
 } from './system';
 import { sampleSmooth } from './sample-smooth';
 import { HIGHEST, LOWEST, THIRD_OCTAVES } from './third-octaves';
@@ -29,6 +28,9 @@ export const NOISE_TEMPERATURE = 290;
 export const FOUR_K_T = 4 * BOLTZMANN * NOISE_TEMPERATURE;
 const BANDWIDTH = HIGHEST - LOWEST;
 
+/** A voltage that counts less than this at the output, −140 dB, brings no noise that could be told from none. */
+const NEGLIGIBLE = 1e-7;
+
 type SenseBranch = Extract<Branch, { kind: 'sense' }>;
 
 /** Mean square density of a noise given as dBV over 20 Hz–20 kHz. */
@@ -38,7 +40,8 @@ const density = (level: number): number => 10 ** (level / 10) / BANDWIDTH;
 export type Port = readonly [from: number | undefined, to: number | undefined];
 
 interface Plan {
-  readonly blockOf: ReadonlyMap<number, Reduced>;
+  readonly climb: Split['climb'];
+  readonly reduced: ReadonlyMap<Block, Reduced>;
   readonly senses: ReadonlyMap<string, SenseBranch>;
   readonly pathsTo: ReadonlyMap<string, readonly NetPath[]>;
 }
@@ -50,90 +53,73 @@ function plan(nets: Nets, paths: readonly NetPath[], ports: readonly Port[]): Pl
     ...ports.flat().filter((net) => net !== undefined),
     ...[...senses.values()].flatMap((sense) => [sense.from, sense.to]),
   ]);
-  const split = blocks(nets, nets.branches);
-  const blockOf = new Map<number, Reduced>();
-  for (const block of split.blocks) {
-    const inside = new Set(block.nets.filter((net) => keep.has(net)));
-    if (inside.size === 0) continue;
-    const here = new Set(block.branches.flatMap((branch) => endsOf(branch).flat()));
-    const reduced = reduce(block, inside, new Set([...split.references].filter((net) => here.has(net))));
-    for (const net of block.nets) blockOf.set(net, reduced);
+  const split = allBlocks(nets);
+  const kept = new Map<Block, Set<number>>();
+  for (const net of keep) {
+    for (const step of split.climb(net)) {
+      const inside = kept.get(step.block);
+      if (inside) inside.add(step.net);
+      else kept.set(step.block, new Set([step.net]));
+    }
   }
+  const reduced = new Map([...kept].map(([block, inside]) => [block, reduce(block, inside)]));
   const pathsTo = new Map<string, NetPath[]>();
   for (const path of paths) pathsTo.set(path.to, [...(pathsTo.get(path.to) ?? []), path]);
-  return { blockOf, senses, pathsTo };
+  return { climb: split.climb, reduced, senses, pathsTo };
 }
 
-/** A block's answer to a unit current, and how strongly it counts. */
-interface Answer {
+/** A block's answer to a unit current between two nets. */
+interface UnitAnswer {
+  readonly block: Block;
   readonly response: Response;
+  /** Mean square density at those nets of what the block's branches bring. */
+  readonly density: number;
+  /** Drives of the block that show there, with the paths that feed them. */
+  readonly drives: readonly { readonly row: Phasor; readonly paths: readonly NetPath[] }[];
+}
+
+interface Weighted {
+  readonly answer: UnitAnswer;
   readonly weight: Phasor;
 }
 
 /** How strongly a voltage at each sense counts at the output, and how each block answers to the output. */
 interface Adjoint {
-  readonly answers: ReadonlyMap<Block, readonly Answer[]>;
+  readonly answers: ReadonlyMap<Block, readonly Weighted[]>;
   readonly weights: ReadonlyMap<string, Phasor>;
 }
 
 /** A unit current into one net and out of another, block by block. */
 function injections(laid: Plan, from: number, to: number): Map<Block, Excitation> {
-  const found = new Map<Block, [number, Phasor][]>();
-  for (const [net, current] of [
-    [from, { re: 1, im: 0 }],
-    [to, { re: -1, im: 0 }],
+  const found = new Map<Block, Map<number, number>>();
+  for (const [end, current] of [
+    [from, 1],
+    [to, -1],
   ] as const) {
-    const reduced = laid.blockOf.get(net);
-    const stands = reduced?.stands(net);
-    if (!reduced || stands === undefined) continue;
-    found.set(reduced.block, [...(found.get(reduced.block) ?? []), [stands, current]]);
-  }
-  return new Map([...found].map(([block, nets]) => [block, { nets }]));
-}
-
-/**
- * The adjoint network (Director and Rohrer 1969): a unit current into the output answers with the transfer from every
- * branch to it. Networks without controlled sources are reciprocal, so the block's own matrix serves; stages are
- * crossed backwards, from a drive to the senses that feed it.
- */
-function adjoint(laid: Plan, system: (block: Block) => System, from: number, to: number): Adjoint {
-  const answers = new Map<Block, Answer[]>();
-  const weights = new Map<string, Phasor>();
-  let wave: { from: number; to: number; weight: Phasor }[] = [{ from, to, weight: { re: 1, im: 0 } }];
-  for (let pass = 0; pass < MOST_STAGES && wave.length > 0; pass += 1) {
-    const next = new Map<string, Phasor>();
-    for (const { from: p, to: m, weight } of wave) {
-      for (const [block, excitation] of injections(laid, p, m)) {
-        const [response] = system(block).solve([excitation]);
-        if (!response) continue;
-        answers.set(block, [...(answers.get(block) ?? []), { response, weight }]);
-        for (const drive of block.branches) {
-          if (drive.kind !== 'drive') continue;
-          for (const path of laid.pathsTo.get(drive.id) ?? []) {
-            const brought = times(product(response.row(drive), weight), path.gain);
-            next.set(path.from, plus(next.get(path.from) ?? ZERO, brought));
-          }
-        }
-      }
+    for (const { block, net } of laid.climb(end)) {
+      const reduced = laid.reduced.get(block);
+      const stands = reduced?.stands(net);
+      if (!reduced || stands === undefined) continue;
+      const here = found.get(reduced.block) ?? new Map<number, number>();
+      here.set(stands, (here.get(stands) ?? 0) + current);
+      found.set(reduced.block, here);
     }
-    wave = [...next].flatMap(([id, weight]) => {
-      const sense = laid.senses.get(id);
-      if (!sense || magnitude(weight) === 0) return [];
-      weights.set(id, plus(weights.get(id) ?? ZERO, weight));
-      return [{ from: sense.from, to: sense.to, weight }];
-    });
   }
-  return { answers, weights };
+  return new Map(
+    [...found].flatMap(([block, currents]) => {
+      // Both ends hang on the same net of this block: what flows in flows out.
+      const nets = [...currents]
+        .filter(([, re]) => re !== 0)
+        .map(([net, re]) => [net, { re, im: 0 }] as const);
+      return nets.length === 0 ? [] : [[block, { nets }] as const];
+    }),
+  );
 }
 
 const square = (value: Phasor): number => value.re * value.re + value.im * value.im;
 
-/** Mean square density at the output of what one block's branches bring. */
-function blockDensity(block: Block, answers: readonly Answer[]): number {
-  const net = (n: number) =>
-    answers.reduce((sum, { response, weight }) => plus(sum, product(response.net(n), weight)), ZERO);
-  const row = (b: Branch) =>
-    answers.reduce((sum, { response, weight }) => plus(sum, product(response.row(b), weight)), ZERO);
+/** Mean square density at the output of what one block's branches bring, by their answers at nets and rows. */
+function densityOf(block: Block, net: (n: number) => Phasor, row: (b: Branch) => Phasor): number {
   return block.branches.reduce((sum, branch) => {
     switch (branch.kind) {
       case 'resistor':
@@ -147,6 +133,87 @@ function blockDensity(block: Block, answers: readonly Answer[]): number {
   }, 0);
 }
 
+function unitAnswer(laid: Plan, block: Block, excitation: Excitation, omega: number): UnitAnswer | undefined {
+  const [response] = buildSystem(block, omega).solve([excitation]);
+  if (!response) return undefined;
+  const drives = block.branches.flatMap((branch) => {
+    const paths = branch.kind === 'drive' ? laid.pathsTo.get(branch.id) : undefined;
+    return paths ? [{ row: response.row(branch), paths }] : [];
+  });
+  return { block, response, density: densityOf(block, response.net, response.row), drives };
+}
+
+/** Unit answers between two nets at one frequency; what a block without coils and capacitors answered once holds for all. */
+function answering(laid: Plan) {
+  const injected = new Map<string, Map<Block, Excitation>>();
+  const known = new Map<Block, Map<string, UnitAnswer | undefined>>();
+  return (from: number, to: number, index: number): UnitAnswer[] => {
+    const port = `${from},${to}`;
+    const excitations = injected.get(port) ?? injections(laid, from, to);
+    injected.set(port, excitations);
+    return [...excitations].flatMap(([block, excitation]) => {
+      const answers = known.get(block) ?? new Map<string, UnitAnswer | undefined>();
+      known.set(block, answers);
+      const key = isReactive(block) ? `${port},${index}` : port;
+      if (!answers.has(key)) {
+        const omega = 2 * Math.PI * (THIRD_OCTAVES[index]?.centre ?? 0);
+        answers.set(key, unitAnswer(laid, block, excitation, omega));
+      }
+      return answers.get(key) ?? [];
+    });
+  };
+}
+
+/**
+ * The adjoint network (Director and Rohrer 1969): a unit current into the output answers with the transfer from every
+ * branch to it. Networks without controlled sources are reciprocal, so the block's own matrix serves; stages are
+ * crossed backwards, from a drive to the senses that feed it.
+ */
+function adjoint(
+  laid: Plan,
+  answers: (from: number, to: number) => readonly UnitAnswer[],
+  from: number,
+  to: number,
+): Adjoint {
+  const found = new Map<Block, Weighted[]>();
+  const weights = new Map<string, Phasor>();
+  let wave: { from: number; to: number; weight: Phasor }[] = [{ from, to, weight: { re: 1, im: 0 } }];
+  for (let pass = 0; pass < MOST_STAGES && wave.length > 0; pass += 1) {
+    const next = new Map<string, Phasor>();
+    for (const { from: p, to: m, weight } of wave) {
+      for (const answer of answers(p, m)) {
+        found.set(answer.block, [...(found.get(answer.block) ?? []), { answer, weight }]);
+        for (const { row, paths } of answer.drives) {
+          const brought = product(row, weight);
+          for (const path of paths)
+            if (path.gain !== 0)
+              next.set(path.from, plus(next.get(path.from) ?? ZERO, times(brought, path.gain)));
+        }
+      }
+    }
+    wave = [...next].flatMap(([id, weight]) => {
+      const sense = laid.senses.get(id);
+      if (!sense || magnitude(weight) < NEGLIGIBLE) return [];
+      weights.set(id, plus(weights.get(id) ?? ZERO, weight));
+      return [{ from: sense.from, to: sense.to, weight }];
+    });
+  }
+  return { answers: found, weights };
+}
+
+/** Mean square density at the output of what one block's branches bring; several answers of one block add with their phase. */
+function blockDensity(block: Block, list: readonly Weighted[]): number {
+  const [only, ...others] = list;
+  if (only && others.length === 0) return square(only.weight) * only.answer.density;
+  const sum = (read: (response: Response) => Phasor) =>
+    list.reduce((total, { answer, weight }) => plus(total, product(read(answer.response), weight)), ZERO);
+  return densityOf(
+    block,
+    (n) => sum((response) => response.net(n)),
+    (b) => sum((response) => response.row(b)),
+  );
+}
+
 /**
  * Noise between two nets, 20 Hz–20 kHz, in dBV: every resistor's thermal noise (4kTR, 290 K) and every stage's
  * equivalent input noise, summed in third octaves. The sound sources' own noise is not in it. Only for the `ports`
@@ -154,22 +221,15 @@ function blockDensity(block: Block, answers: readonly Answer[]): number {
  */
 export function noiseSolver(nets: Nets, paths: readonly NetPath[], ports: readonly Port[]) {
   const laid = plan(nets, paths, ports);
-  const systems = new Map<Block, System[]>();
+  const answers = answering(laid);
   // Without coils every pole is real and the curve bends gently; with them it may ring between two points.
   const mayRing = nets.branches.some((branch) => branch.kind === 'inductor');
   return (from: number | undefined, to: number | undefined): DbV => {
     if (from === undefined || to === undefined) return dbV(-Infinity);
     const densityAt = (index: number): number => {
-      const omega = 2 * Math.PI * (THIRD_OCTAVES[index]?.centre ?? 0);
-      const system = (block: Block): System => {
-        const known = systems.get(block) ?? [];
-        systems.set(block, known);
-        // A block without coils and capacitors is the same at every frequency.
-        return (known[isReactive(block) ? index : 0] ??= buildSystem(block, omega));
-      };
-      const { answers, weights } = adjoint(laid, system, from, to);
-      const thermal = [...answers].reduce((s, [block, list]) => s + blockDensity(block, list), 0);
-      return [...weights].reduce(
+      const found = adjoint(laid, (p, m) => answers(p, m, index), from, to);
+      const thermal = [...found.answers].reduce((s, [block, list]) => s + blockDensity(block, list), 0);
+      return [...found.weights].reduce(
         (s, [id, weight]) => s + density(laid.senses.get(id)?.noise ?? -Infinity) * square(weight),
         thermal,
       );

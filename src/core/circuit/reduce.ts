@@ -35,11 +35,11 @@ export interface Reduced {
   readonly stands: (net: number) => number | undefined;
 }
 
-export function reduce(block: Block, keep: ReadonlySet<number>, references: ReadonlySet<number>): Reduced {
+export function reduce(block: Block, keep: ReadonlySet<number>): Reduced {
   const sets = new UnionFind();
   for (const branch of block.branches) if (isWire(branch)) sets.union(key(branch.from), key(branch.to));
   const root = (net: number) => Number(sets.find(key(net)));
-  const atZero = new Set([...references].map(root));
+  const atZero = new Set([...block.zeros].map(root));
   const kept = new Set([...[...keep].map(root), ...atZero]);
   const merged = block.branches
     .filter((branch) => !isWire(branch))
@@ -48,7 +48,7 @@ export function reduce(block: Block, keep: ReadonlySet<number>, references: Read
   const branches = prune(merged, kept);
   const nets = new Set([...branches.flatMap((b) => endsOf(b).flat()), ...[...keep].map(root)]);
   return {
-    block: { nets: [...nets].filter((net) => !atZero.has(net)), branches },
+    block: { nets: [...nets].filter((net) => !atZero.has(net)), branches, zeros: atZero },
     stands: (net) => (atZero.has(root(net)) ? undefined : root(net)),
   };
 }

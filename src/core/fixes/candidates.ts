@@ -42,18 +42,44 @@ function turns(laid: LaidPart): RigEdit[] {
 /** How many places of a knob are tried over its whole range. */
 const KNOB_TRIALS = 12;
 
-function places(setting: PartSetting): readonly SettingValue[] {
-  if (setting.kind === 'switch') return setting.options.map((option) => option.id);
+/** Places of a knob, those next to where it stands first. */
+function knobPlaces(setting: Extract<PartSetting, { kind: 'knob' }>, stands: number): number[] {
   const wide = (setting.to - setting.from) / KNOB_TRIALS;
   const step = Math.max(1, Math.round(wide / setting.step)) * setting.step;
   const count = Math.floor((setting.to - setting.from) / step) + 1;
-  return Array.from({ length: count }, (_, index) => setting.from + index * step);
+  return Array.from({ length: count }, (_, index) => setting.from + index * step)
+    .filter((place) => place !== stands)
+    .sort((x, y) => Math.abs(x - stands) - Math.abs(y - stands));
+}
+
+const optionsOf = (setting: PartSetting): readonly SettingValue[] =>
+  setting.kind === 'switch' ? setting.options.map((option) => option.id) : [];
+
+/** A knob that could be turned: its ends tell whether it matters, its places are tried in order. */
+export interface KnobTrial {
+  readonly ends: readonly RigEdit[];
+  readonly places: readonly RigEdit[];
+}
+
+function knobs(laid: LaidPart): KnobTrial[] {
+  return (laid.part.settings ?? []).flatMap((setting): KnobTrial[] => {
+    if (setting.kind !== 'knob') return [];
+    const stands = Number(settingOf(laid, setting.id));
+    const to = (option: number): RigEdit => ({
+      kind: 'set',
+      part: laid.placed.id,
+      setting: setting.id,
+      option,
+    });
+    const ends = [setting.from, setting.to].filter((place) => place !== stands);
+    return [{ ends: ends.map(to), places: knobPlaces(setting, stands).map(to) }];
+  });
 }
 
 /** Every other choice in the app of a host. */
 function choices(laid: LaidPart): RigEdit[] {
   return (appOf(laid)?.choices ?? []).flatMap((choice) =>
-    places(choice)
+    optionsOf(choice)
       .filter((option) => option !== choiceOf(laid.placed, choice.id))
       .map((option) => ({ kind: 'choose', part: laid.placed.id, choice: choice.id, option }) as const),
   );
@@ -116,7 +142,7 @@ function replug(rig: Rig, laid: LaidPart): RigEdit[] {
 
 function settings(laid: LaidPart): RigEdit[] {
   return (laid.part.settings ?? []).flatMap((setting) =>
-    places(setting)
+    optionsOf(setting)
       .filter((option) => option !== settingOf(laid, setting.id))
       .map((option) => ({ kind: 'set', part: laid.placed.id, setting: setting.id, option }) as const),
   );
@@ -179,23 +205,37 @@ const withPowered = (rig: Rig, pool: readonly LaidPart[]): LaidPart[] => {
   return [...pool, ...others];
 };
 
-/** Single edits that might cure a finding; nothing is promised of them until the pipeline has tried them. */
-export function candidateEdits(rig: Rig, finding: Finding): RigEdit[] {
+/** Single edits that might cure a finding, cheapest to do first; nothing is promised until the pipeline has tried them. */
+export interface Candidates {
+  /** Switches, choices, leads turned round, plugs moved: nothing has to be bought. */
+  readonly atHand: readonly RigEdit[];
+  readonly knobs: readonly KnobTrial[];
+  /** Another part, or one part more. */
+  readonly parts: readonly RigEdit[];
+}
+
+export function candidatesFor(rig: Rig, finding: Finding): Candidates {
   const chain = chainOf(rig);
   const pool = concerned(rig, finding, chain);
   const { code } = finding;
-  return [
-    ...withPowered(rig, pool).flatMap(settings),
-    // The app is what the user wants to do: another one is offered only where the app itself is the cause.
-    ...(code === 'app-does-not-take' ? pool.flatMap(apps) : []),
-    ...(CURED_IN_APP.includes(code) ? pool.flatMap(choices) : []),
-    ...(CURED_BY_ADDING.includes(code) ? withPowered(rig, pool).flatMap((laid) => additions(rig, laid)) : []),
-    ...(code === 'playback-moved' || code === 'guests-not-heard'
-      ? pool.filter((laid) => laid.part.ears).flatMap((laid) => replug(rig, laid))
-      : []),
-    ...chain.flatMap(turns),
-    ...chain.flatMap((laid) => moves(rig, laid)),
-    ...chain.flatMap((laid) => swaps(rig, laid)),
-    ...inserts(rig, new Set(chain.map((laid) => laid.placed.id))),
-  ];
+  const beside = code === 'playback-moved' || code === 'guests-not-heard';
+  return {
+    knobs: pool.flatMap(knobs),
+    atHand: [
+      ...withPowered(rig, pool).flatMap(settings),
+      // The app is what the user wants to do: another one is offered only where the app itself is the cause.
+      ...(code === 'app-does-not-take' ? pool.flatMap(apps) : []),
+      ...(CURED_IN_APP.includes(code) ? pool.flatMap(choices) : []),
+      ...(beside ? pool.filter((laid) => laid.part.ears).flatMap((laid) => replug(rig, laid)) : []),
+      ...chain.flatMap(turns),
+      ...chain.flatMap((laid) => moves(rig, laid)),
+    ],
+    parts: [
+      ...(CURED_BY_ADDING.includes(code)
+        ? withPowered(rig, pool).flatMap((laid) => additions(rig, laid))
+        : []),
+      ...chain.flatMap((laid) => swaps(rig, laid)),
+      ...inserts(rig, new Set(chain.map((laid) => laid.placed.id))),
+    ],
+  };
 }

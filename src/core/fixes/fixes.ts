@@ -2,7 +2,7 @@ import { findingKey, severityRank, type Finding } from '../checks';
 import { findPart } from '../parts';
 import { outcomeOf, verdictRank, type Outcome } from '../pipeline';
 import { applyEdit, type Rig, type RigEdit } from '../rig';
-import { candidateEdits } from './candidates';
+import { candidatesFor, type KnobTrial } from './candidates';
 
 /** An edit that the pipeline has proved: the finding goes, and nothing as bad comes. */
 export interface Fix {
@@ -82,13 +82,58 @@ const better = (a: Fix, b: Fix): number =>
 /** The same part in the same place does not become another fix by the order of its ports. */
 const sameKind = (fix: Fix): string => `${fix.edit.kind} ${fix.part ?? JSON.stringify(fix.edit)}`;
 
-/** The best proved fixes of a finding, best first: verdict, then what is owned, then effort, then cost. */
+/** Nothing is left to complain of. */
+const isPerfect = ({ outcome }: Fix): boolean => outcome.verdict === 'clean' && spoilt(outcome) === 0;
+
+/** Tries edits on one rig for one finding; each at most once. */
+class Trial {
+  private readonly before: Outcome;
+  constructor(
+    private readonly rig: Rig,
+    private readonly finding: Finding,
+    private readonly drawer: Drawer,
+  ) {
+    this.before = outcomeOf(rig);
+  }
+
+  readonly prove = (edit: RigEdit): Fix[] => {
+    const outcome = outcomeOf(applyEdit(this.rig, edit));
+    return cures(this.before, outcome, this.finding)
+      ? [{ ...priced(this.rig, edit, this.drawer), outcome }]
+      : [];
+  };
+
+  /** The place of a knob nearest to where it stands that cures; none if the finding stays at both ends. */
+  readonly turnKnob = ({ ends, places }: KnobTrial): Fix[] => {
+    const matters = ends.some((edit) => {
+      const { findings } = outcomeOf(applyEdit(this.rig, edit));
+      return !findings.some((f) => findingKey(f) === findingKey(this.finding));
+    });
+    if (!matters) return [];
+    let best: Fix[] = [];
+    for (const edit of places) {
+      const proved = this.prove(edit);
+      if (proved.some(isPerfect)) return proved;
+      if (best.length === 0) best = proved;
+    }
+    return best;
+  };
+
+  /** Whether the user has what an edit needs. */
+  readonly isOwned = (edit: RigEdit): boolean => priced(this.rig, edit, this.drawer).owned;
+}
+
+/**
+ * The best proved fixes of a finding, best first: verdict, then what is owned, then effort, then cost. What must be
+ * bought is tried only where nothing at hand makes the rig clean.
+ */
 export function fixesFor(rig: Rig, finding: Finding, drawer: Drawer): Fix[] {
-  const before = outcomeOf(rig);
-  const proved = candidateEdits(rig, finding).flatMap((edit): Fix[] => {
-    const outcome = outcomeOf(applyEdit(rig, edit));
-    return cures(before, outcome, finding) ? [{ ...priced(rig, edit, drawer), outcome }] : [];
-  });
+  const trial = new Trial(rig, finding, drawer);
+  const candidates = candidatesFor(rig, finding);
+  const atHand = [...candidates.atHand.flatMap(trial.prove), ...candidates.knobs.flatMap(trial.turnKnob)];
+  const solved = atHand.some(isPerfect);
+  const parts = candidates.parts.filter((edit) => !solved || trial.isOwned(edit));
+  const proved = [...atHand, ...parts.flatMap(trial.prove)];
   const kinds = new Map<string, Fix>();
   for (const fix of proved.sort(better)) if (!kinds.has(sameKind(fix))) kinds.set(sameKind(fix), fix);
   return [...kinds.values()].slice(0, MOST_OFFERED);
