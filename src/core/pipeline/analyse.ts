@@ -1,7 +1,7 @@
 import { runChecks, type Finding } from '../checks';
-import type { Arrival, HostInput, Listener } from '../flow';
+import { chainsInto, type Arrival, type Chain, type HostInput, type Listener } from '../flow';
 import type { Rig } from '../rig';
-import { allFacts } from './facts';
+import { allFacts, type Facts } from './facts';
 import { jointViews, type JointView } from './joint-view';
 import { ladder, type Rung } from './ladder';
 import { verdictOf, type Verdict } from './verdict';
@@ -16,6 +16,27 @@ export interface Analysis {
   readonly joints: readonly JointView[];
   readonly inputs: readonly HostInput[];
   readonly rungs: readonly Rung[];
+  /** The way of each intended source, stage by stage, into what its recorder takes. */
+  readonly chains: readonly Chain[];
+  readonly nets: NetReport;
+}
+
+/** Contacts on which nothing lies, and nets whose equations have no single answer, by a contact of theirs. */
+export interface NetReport {
+  readonly floating: readonly string[];
+  readonly singular: readonly string[];
+}
+
+function chainsOf(facts: Facts): Chain[] {
+  return facts.arrivals.flatMap((arrival) =>
+    facts.inputs
+      .filter((i) => i.host === arrival.recorder && `${i.placed}/${i.capture.id}` === arrival.records)
+      .flatMap((input) =>
+        facts.voices
+          .filter((voice) => voice.placed === arrival.source)
+          .flatMap((voice) => chainsInto(facts, voice, input)),
+      ),
+  );
 }
 
 /** Verdict, arrivals and findings alone: what trying a fix needs. */
@@ -41,5 +62,7 @@ export function analyse(rig: Rig): Analysis {
     joints: jointViews(nominal),
     inputs: nominal.inputs,
     rungs: ladder(rig),
+    chains: chainsOf(nominal),
+    nets: { floating: nominal.direct.floating, singular: nominal.direct.singular },
   };
 }

@@ -1,4 +1,4 @@
-export type { Analysis, Outcome } from './analyse';
+export type { Analysis, NetReport, Outcome } from './analyse';
 export { analyse, outcomeOf } from './analyse';
 export type { Facts } from './facts';
 export { allFacts } from './facts';

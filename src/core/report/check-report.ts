@@ -1,7 +1,7 @@
 import type { Finding, Origin } from '../checks';
 import { fixesFor, type Drawer, type Fix } from '../fixes';
-import type { Arrival } from '../flow';
-import { analyse, type Outcome, type Verdict } from '../pipeline';
+import type { Arrival, Chain, Stage } from '../flow';
+import { analyse, type Analysis, type NetReport, type Outcome, type Verdict } from '../pipeline';
 import type { Rig, RigEdit } from '../rig';
 import { sayArrival, sayOutcome } from './say-arrival';
 import { sayEdit } from './say-edit';
@@ -19,9 +19,25 @@ export interface ArrivalReport {
   readonly peakDbfs: number | null;
   readonly noiseDbfs: number | null;
   readonly clipsAt: { readonly stage: string; readonly headroomDb: number } | null;
+  /** Input numbers that carry it into what is recorded. */
+  readonly inputs: readonly number[];
+  /** By digital stages, ms; 1 or −1 for what positive pressure becomes; null where it is not recorded. */
+  readonly delayMs: number | null;
+  readonly polarity: 1 | -1 | null;
+  /** From the source to the converter, by the way that brings most of it. */
+  readonly stages: readonly StageReport[];
   /** On what the app's policy rests, and since when. */
   readonly evidence: Arrival['evidence'];
   readonly says: string;
+}
+
+/** RMS and peaks of the source at a stage, and the peak that the stage still bears. */
+export interface StageReport {
+  readonly part: string;
+  readonly is: Stage['is'];
+  readonly rmsDbv: number | null;
+  readonly peakDbv: number | null;
+  readonly mostDbv: number | null;
 }
 
 export interface FixReport {
@@ -51,13 +67,30 @@ export interface CheckReport {
   readonly listeners: readonly {
     readonly listener: string;
     readonly hears: readonly { readonly device: string; readonly sides: string }[];
+    readonly sources: readonly { readonly source: string; readonly sides: string; readonly by: string }[];
   }[];
+  /** Contacts on which nothing lies, and nets whose equations have no single answer. */
+  readonly nets: NetReport;
   readonly findings: readonly FindingReport[];
 }
 
 const finite = (value: number): number | null => (Number.isFinite(value) ? value : null);
 
-function arrivalReport(rig: Rig, arrival: Arrival): ArrivalReport {
+function chainOf(analysis: Analysis, { source, records, inputs }: Arrival): Chain | undefined {
+  const own = analysis.chains.filter((chain) => chain.source === source && chain.input === records);
+  return own.find((chain) => inputs.includes(chain.number)) ?? own[0];
+}
+
+const stageReport = (stage: Stage): StageReport => ({
+  part: stage.placed,
+  is: stage.is,
+  rmsDbv: finite(stage.level),
+  peakDbv: finite(stage.peak),
+  mostDbv: stage.most === null ? null : finite(stage.most),
+});
+
+function arrivalReport(rig: Rig, analysis: Analysis, arrival: Arrival): ArrivalReport {
+  const chain = chainOf(analysis, arrival);
   const { recorder, app, source, state, records, channels } = arrival;
   const sounding = Number.isFinite(arrival.headroom);
   return {
@@ -70,6 +103,10 @@ function arrivalReport(rig: Rig, arrival: Arrival): ArrivalReport {
     peakDbfs: finite(arrival.peak),
     noiseDbfs: finite(arrival.noise),
     clipsAt: sounding ? { stage: records, headroomDb: arrival.headroom } : null,
+    inputs: arrival.inputs,
+    delayMs: chain?.stages.at(-1)?.delay ?? null,
+    polarity: chain?.polarity ?? null,
+    stages: (chain?.stages ?? []).map(stageReport),
     evidence: arrival.evidence,
     says: sayArrival(rig, arrival),
   };
@@ -107,8 +144,9 @@ export function checkReport(rig: Rig, drawer: Drawer = {}): CheckReport {
   return {
     rig: analysis.rig,
     verdict: analysis.verdict,
-    arrives: analysis.arrives.map((arrival) => arrivalReport(rig, arrival)),
-    listeners: analysis.listeners,
+    arrives: analysis.arrives.map((arrival) => arrivalReport(rig, analysis, arrival)),
+    listeners: analysis.listeners.map(({ listener, hears, sources }) => ({ listener, hears, sources })),
+    nets: analysis.nets,
     findings: analysis.findings.map((finding) => findingReport(rig, finding, drawer)),
   };
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { CATALOGUE, findPart } from '../parts';
+import { APPS, CATALOGUE, findPart } from '../parts';
 import { analyse } from '../pipeline';
 import { layRig } from '../testing/lay-rig';
 import { applyEdit, checkRig, freshId, swapEdits, type Rig, type RigEdit } from '.';
@@ -41,8 +41,53 @@ const anyEdit = (parts: readonly string[], joints: readonly string[]): fc.Arbitr
       metres: fc.double({ min: 0.05, max: 5, noNaN: true }),
     }),
     fc.record({ kind: fc.constant('insert' as const), joint, part: catalogue, ports: fc.tuple(port, port) }),
+    fc.record({ kind: fc.constant('place' as const), part: catalogue }),
+    fc.record({ kind: fc.constant('unplug' as const), joint }),
+    fc.record({ kind: fc.constant('tracks' as const), apart: fc.boolean() }),
+    fc.record({
+      kind: fc.constant('mean' as const),
+      part: placed,
+      as: fc.constantFrom('sources' as const, 'recorders' as const),
+      meant: fc.boolean(),
+    }),
+    anyJoining(placed, catalogue),
+    anyAppEdit,
   );
 };
+
+/** Every pair of ports of one rig, and every part onto every free port: most of them do not suit. */
+const anyJoining = (placed: fc.Arbitrary<string>, catalogue: fc.Arbitrary<string>): fc.Arbitrary<RigEdit> => {
+  const port = fc.constantFrom('a', 'b', 'out', 'jack', 'usb', 'plug', 'port', 'mic-1', 'charge');
+  const ref = fc.record({ part: placed, port });
+  return fc.oneof(
+    fc.record({ kind: fc.constant('join' as const), a: ref, b: ref }),
+    fc.record({ kind: fc.constant('add' as const), part: catalogue, port, at: ref }),
+  );
+};
+
+const anyAppEdit: fc.Arbitrary<RigEdit> = fc.oneof(
+  fc.record({
+    kind: fc.constant('app' as const),
+    part: fc.constant('phone'),
+    app: fc.constantFrom(...APPS.map((app) => app.id)),
+  }),
+  fc.record({
+    kind: fc.constant('policy' as const),
+    policy: fc.record({
+      app: fc.constantFrom(...APPS.map((app) => app.id)),
+      way: fc.constantFrom('headset' as const, 'usb' as const),
+      takes: fc.boolean(),
+      kind: fc.constant('claimed' as const),
+      date: fc.constant('2026-11-24'),
+    }),
+  }),
+  fc.record({ kind: fc.constant('note' as const), text: fc.string({ maxLength: 20 }) }),
+  fc.record({
+    kind: fc.constant('label' as const),
+    part: fc.constant('lead'),
+    label: fc.constantFrom('', ' Red '),
+  }),
+);
 
 describe('edits', () => {
   it('swaps a lead in both ways round when its ends differ', () => {
@@ -112,6 +157,47 @@ describe('edits', () => {
     expect(less.joints.map((j) => j.id)).toEqual(['j1']);
   });
 
+  it('plugs a part onto a free port, joins two, pulls a plug; what does not suit changes nothing', () => {
+    const at = { part: 'phone', port: 'jack' };
+    const loose = applyEdit(rig, { kind: 'unplug', joint: 'j2' });
+    const added = applyEdit(loose, { kind: 'add', part: 'headphones-trs', port: 'plug', at });
+    expect(added.joints[1]).toMatchObject({ plug: { part: 'headphones-trs', port: 'plug' }, jack: at });
+    expect(applyEdit(rig, { kind: 'add', part: 'headphones-trs', port: 'plug', at })).toBe(rig);
+    const again = applyEdit(loose, { kind: 'join', a: at, b: { part: 'lead', port: 'b' } });
+    expect(again.joints[1]).toMatchObject({ plug: { part: 'lead', port: 'b' }, jack: at });
+    const twoJacks: RigEdit = { kind: 'join', a: at, b: { part: 'receiver', port: 'out' } };
+    expect(applyEdit(loose, twoJacks)).toBe(loose);
+  });
+
+  it('means a microphone and the first recorder as such when they are laid out, headphones not', () => {
+    const empty = { ...rig, parts: [], joints: [], purpose: { sources: [], recorders: [] } };
+    const laid = ['clip-on-trrs', 'headset-ctia', 'phone-ctia', 'camera-trs'].reduce<Rig>(
+      (r, id) => applyEdit(r, { kind: 'place', part: id }),
+      empty,
+    );
+    expect(laid.purpose).toEqual({ sources: ['clip-on-trrs'], recorders: ['phone-ctia'] });
+  });
+
+  it('a label or a note made of nothing is none', () => {
+    const named = applyEdit(rig, { kind: 'label', part: 'lead', label: ' Red lead ' });
+    expect(named.parts[1]?.label).toBe('Red lead');
+    expect(applyEdit(named, { kind: 'label', part: 'lead', label: '  ' })).toEqual(rig);
+    expect(applyEdit(applyEdit(rig, { kind: 'note', text: 'x' }), { kind: 'note', text: '' })).toEqual(rig);
+  });
+
+  it('another app forgets what was chosen in the one before', () => {
+    const chosen = applyEdit(applyEdit(rig, { kind: 'app', part: 'phone', app: 'multitrack' }), {
+      kind: 'choose',
+      part: 'phone',
+      choice: 'arm-1',
+      option: 'off',
+    });
+    expect(checkRig(chosen).ok).toBe(true);
+    expect(
+      applyEdit(chosen, { kind: 'app', part: 'phone', app: 'voice-room' }).parts[2]?.choices,
+    ).toBeUndefined();
+  });
+
   it('finds free names', () => {
     expect(freshId('lead', new Set(['lead', 'lead-2']))).toBe('lead-3');
   });
@@ -127,6 +213,7 @@ describe('properties (seed 20261123)', () => {
       fc.property(edits, (sequence) => {
         const end = sequence.reduce<Rig>(applyEdit, rig);
         expect(['clean', 'faulty', 'silent', 'unsafe']).toContain(analyse(end).verdict);
+        expect(checkRig(JSON.parse(JSON.stringify(end)))).toMatchObject({ ok: true });
       }),
     );
   });

@@ -126,7 +126,9 @@ export function freshId(stem: string, taken: ReadonlySet<string>): string {
 
 function insert(rig: Rig, edit: EditOf<'insert'>): Rig {
   const joint = rig.joints.find((j) => j.id === edit.joint);
-  if (!joint || !findPart(edit.part)) return rig;
+  const ports = findPart(edit.part)?.ports.map((port) => port.id) ?? [];
+  const [one, other] = edit.ports;
+  if (!joint || one === other || !ports.includes(one) || !ports.includes(other)) return rig;
   const id = freshId(edit.part, new Set(rig.parts.map((p) => p.id)));
   const jointId = freshId(joint.id, new Set(rig.joints.map((j) => j.id)));
   const grown: Rig = { ...rig, parts: [...rig.parts, { id, part: edit.part }] };
