@@ -17,7 +17,7 @@ describe('symplex check', () => {
     const { status, stdout } = symplex('check', 'demo/rigs/slipway-diary.json', '--json');
     expect(status).toBe(0);
     const report = JSON.parse(stdout);
-    expect(Object.keys(report)).toEqual(['rig', 'verdict', 'arrives', 'listeners', 'findings']);
+    expect(Object.keys(report)).toEqual(['rig', 'verdict', 'arrives', 'listeners', 'nets', 'findings']);
     expect(report).toMatchObject({
       rig: 'slipway-diary',
       verdict: 'silent',

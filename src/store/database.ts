@@ -1,5 +1,5 @@
 import Dexie, { type EntityTable } from 'dexie';
-import type { Rig } from '../core/rig';
+import type { PolicyNote, Rig } from '../core/rig';
 
 /** A rig as stored, with its history; undo and redo outlive the page. */
 export interface RigRecord {
@@ -17,6 +17,11 @@ export interface DrawerItem {
   readonly note?: string;
 }
 
+/** What the user knows of an app, for all rigs. */
+export interface StoredPolicy extends PolicyNote {
+  readonly id: number;
+}
+
 export interface MetaRecord {
   readonly key: string;
   readonly value: string;
@@ -26,10 +31,12 @@ class SymplexDatabase extends Dexie {
   readonly rigs!: EntityTable<RigRecord, 'id'>;
   readonly drawer!: EntityTable<DrawerItem, 'part'>;
   readonly meta!: EntityTable<MetaRecord, 'key'>;
+  readonly policies!: EntityTable<StoredPolicy, 'id'>;
 
   constructor() {
     super('symplex');
     this.version(1).stores({ rigs: '&id, updatedAt', drawer: '&part', meta: '&key' });
+    this.version(2).stores({ policies: '++id, app' });
   }
 }
 

@@ -1,13 +1,14 @@
 import { expose } from 'comlink';
-import { fixesFor, moveOptions, swapOptions } from '../core/fixes';
+import { fixesFor, moveOptions, outcomesOf, swapOptions } from '../core/fixes';
 import { analyse } from '../core/pipeline';
 import { readRig } from '../core/rig';
 import type { EngineProtocol } from './protocol';
 
 const engine: EngineProtocol = {
   analyse,
-  fixes: (rig, findings, drawer) => findings.map((finding) => fixesFor(rig, finding, drawer)),
+  fixes: fixesFor,
   options: (rig, placed) => [...moveOptions(rig, placed), ...swapOptions(rig, placed)],
+  outcomes: outcomesOf,
   read: readRig,
 };
 

@@ -130,6 +130,46 @@ function excitation(stages: Stages, source: string): Map<string, Phasor> {
   return total;
 }
 
+interface Field {
+  readonly at: (net: number) => Phasor;
+  /** Conducting parts of the circuit to which anything of it comes. */
+  readonly floors: ReadonlySet<string | undefined>;
+}
+
+type Floors = ReadonlySet<string | undefined>;
+
+/** The voltages that a source and all it drives bring to the nets, each found when first asked for. */
+function fieldsOf(
+  stages: Stages,
+  excitedBy: (source: string) => ReadonlyMap<string, Phasor>,
+  floorsOf: ReadonlyMap<string, Floors>,
+): (source: string) => Field {
+  const fields = new Map<string, Field>();
+  const found = (source: string): Field => {
+    const active = [...excitedBy(source)].flatMap(([exciter, volts]) => {
+      const answer = stages.responses.get(exciter);
+      return answer ? [{ exciter, answer, volts }] : [];
+    });
+    const seen = new Map<number, Phasor>();
+    const sumAt = (net: number): Phasor =>
+      active.reduce(
+        (sum, { answer, volts }) => plus(sum, product(reached(stages, answer, net), volts)),
+        ZERO,
+      );
+    const at = (net: number): Phasor => {
+      const volts = seen.get(net) ?? sumAt(net);
+      seen.set(net, volts);
+      return volts;
+    };
+    return { at, floors: new Set(active.flatMap(({ exciter }) => [...(floorsOf.get(exciter) ?? [])])) };
+  };
+  return (source) => {
+    const field = fields.get(source) ?? found(source);
+    fields.set(source, field);
+    return field;
+  };
+}
+
 /** Solves every block at `frequency`; `alive` says which sound sources work (a capsule without bias does not). */
 export function solveAlternating(
   nets: Nets,
@@ -174,12 +214,16 @@ export function solveAlternating(
     }
     return found;
   };
+  const fieldOf = fieldsOf(stages, excitedBy, floorsOf);
   return {
     contributions,
     driven: (source, drive) => 20 * Math.log10(magnitude(excitedBy(source).get(drive) ?? ZERO)),
     gain: (source, from, to) => {
-      const here = contributions(source, from, to);
-      return here.length === 0 ? undefined : here.reduce((sum, { volts }) => plus(sum, volts), ZERO);
+      if (from === undefined || to === undefined || split.floor.get(from) !== split.floor.get(to)) {
+        return undefined;
+      }
+      const field = fieldOf(source);
+      return field.floors.has(split.floor.get(from)) ? minus(field.at(from), field.at(to)) : undefined;
     },
   };
 }

@@ -26,10 +26,11 @@ const BOLTZMANN = 1.380649e-23;
 export const NOISE_TEMPERATURE = 290;
 
 export const FOUR_K_T = 4 * BOLTZMANN * NOISE_TEMPERATURE;
+const WIDTHS = THIRD_OCTAVES.map((band) => band.width);
 const BANDWIDTH = HIGHEST - LOWEST;
 
-/** A voltage that counts less than this at the output, −140 dB, brings no noise that could be told from none. */
-const NEGLIGIBLE = 1e-7;
+/** A voltage that counts less than this at the output, −100 dB, brings no noise that could be told from none. */
+const NEGLIGIBLE = 1e-5;
 
 type SenseBranch = Extract<Branch, { kind: 'sense' }>;
 
@@ -236,7 +237,7 @@ export function noiseSolver(nets: Nets, paths: readonly NetPath[], ports: readon
     };
     const spectrum = mayRing
       ? THIRD_OCTAVES.map((_, index) => densityAt(index))
-      : sampleSmooth(THIRD_OCTAVES.length, densityAt);
+      : sampleSmooth(WIDTHS, densityAt);
     const total = THIRD_OCTAVES.reduce((sum, band, index) => sum + (spectrum[index] ?? 0) * band.width, 0);
     return dbV(10 * Math.log10(total));
   };

@@ -205,6 +205,32 @@ const withPowered = (rig: Rig, pool: readonly LaidPart[]): LaidPart[] => {
   return [...pool, ...others];
 };
 
+/** Parts that an edit touches. */
+function touched(rig: Rig, edit: RigEdit): string[] {
+  if (edit.kind === 'swap') return [edit.part];
+  const joint = edit.kind === 'insert' ? rig.joints.find((j) => j.id === edit.joint) : undefined;
+  return joint ? [joint.plug.part, joint.jack.part] : [];
+}
+
+/** Edits at the finding's own joint and part first, then those next to it, then the rest of the chain. */
+function byDistance(rig: Rig, finding: Finding, edits: readonly RigEdit[]): RigEdit[] {
+  const joint = rig.joints.find((j) => j.id === finding.where.joint);
+  const start = [joint?.plug.part, joint?.jack.part, finding.where.part].filter((id) => id !== undefined);
+  const away = new Map(start.map((id) => [id, 0]));
+  for (const [id, steps] of away) {
+    for (const next of jointsOf(rig, id)) {
+      const far = endsOf(next, id)?.far.part;
+      if (far !== undefined && !away.has(far)) away.set(far, steps + 1);
+    }
+  }
+  const distance = (edit: RigEdit) =>
+    Math.min(Infinity, ...touched(rig, edit).map((id) => away.get(id) ?? Infinity));
+  return edits
+    .map((edit) => ({ edit, steps: distance(edit) }))
+    .sort((a, b) => a.steps - b.steps)
+    .map(({ edit }) => edit);
+}
+
 /** Single edits that might cure a finding, cheapest to do first; nothing is promised until the pipeline has tried them. */
 export interface Candidates {
   /** Switches, choices, leads turned round, plugs moved: nothing has to be bought. */
@@ -214,10 +240,22 @@ export interface Candidates {
   readonly parts: readonly RigEdit[];
 }
 
+/** Other places of the very switch, of a part or in its app, that a finding names. */
+const switchNamed = (rig: Rig, finding: Finding): RigEdit[] =>
+  laidParts(rig)
+    .filter((laid) => laid.placed.id === finding.where.part)
+    .flatMap((laid) => [...settings(laid), ...choices(laid)])
+    .filter(
+      (edit) =>
+        (edit.kind === 'set' && edit.setting === finding.setting) ||
+        (edit.kind === 'choose' && edit.choice === finding.setting),
+    );
+
 export function candidatesFor(rig: Rig, finding: Finding): Candidates {
   const chain = chainOf(rig);
   const pool = concerned(rig, finding, chain);
   const { code } = finding;
+  if (code === 'monitor-off') return { atHand: switchNamed(rig, finding), knobs: [], parts: [] };
   const beside = code === 'playback-moved' || code === 'guests-not-heard';
   return {
     knobs: pool.flatMap(knobs),
@@ -234,8 +272,10 @@ export function candidatesFor(rig: Rig, finding: Finding): Candidates {
       ...(CURED_BY_ADDING.includes(code)
         ? withPowered(rig, pool).flatMap((laid) => additions(rig, laid))
         : []),
-      ...chain.flatMap((laid) => swaps(rig, laid)),
-      ...inserts(rig, new Set(chain.map((laid) => laid.placed.id))),
+      ...byDistance(rig, finding, [
+        ...chain.flatMap((laid) => swaps(rig, laid)),
+        ...inserts(rig, new Set(chain.map((laid) => laid.placed.id))),
+      ]),
     ],
   };
 }

@@ -19,6 +19,8 @@ export interface Fix {
 export type Drawer = Readonly<Record<string, number>>;
 
 const MOST_OFFERED = 4;
+/** Parts are tried from the finding's place outward, so many of them at the most. */
+const MOST_PARTS_TRIED = 400;
 
 /** Less to do first: a switch, a lead turned or moved, one part for another, one part more. */
 const EFFORT: Record<RigEdit['kind'], number> = {
@@ -105,11 +107,10 @@ class Trial {
 
   /** The place of a knob nearest to where it stands that cures; none if the finding stays at both ends. */
   readonly turnKnob = ({ ends, places }: KnobTrial): Fix[] => {
-    const matters = ends.some((edit) => {
-      const { findings } = outcomeOf(applyEdit(this.rig, edit));
-      return !findings.some((f) => findingKey(f) === findingKey(this.finding));
-    });
-    if (!matters) return [];
+    const atEnds = ends.flatMap(this.prove);
+    // Out of a send is out: nothing is gained by leaving a little of it.
+    if (this.finding.code === 'playback-returns') return atEnds.filter(isPerfect).slice(0, 1);
+    if (atEnds.length === 0 && !ends.some(this.removes)) return [];
     let best: Fix[] = [];
     for (const edit of places) {
       const proved = this.prove(edit);
@@ -118,6 +119,9 @@ class Trial {
     }
     return best;
   };
+
+  private readonly removes = (edit: RigEdit): boolean =>
+    !outcomeOf(applyEdit(this.rig, edit)).findings.some((f) => findingKey(f) === findingKey(this.finding));
 
   /** Whether the user has what an edit needs. */
   readonly isOwned = (edit: RigEdit): boolean => priced(this.rig, edit, this.drawer).owned;
@@ -132,7 +136,11 @@ export function fixesFor(rig: Rig, finding: Finding, drawer: Drawer): Fix[] {
   const candidates = candidatesFor(rig, finding);
   const atHand = [...candidates.atHand.flatMap(trial.prove), ...candidates.knobs.flatMap(trial.turnKnob)];
   const solved = atHand.some(isPerfect);
-  const parts = candidates.parts.filter((edit) => !solved || trial.isOwned(edit));
+  // A thing that is only good to know is not worth another part.
+  const worthParts = finding.severity !== 'note';
+  const parts = candidates.parts
+    .filter((edit) => worthParts && (!solved || trial.isOwned(edit)))
+    .slice(0, MOST_PARTS_TRIED);
   const proved = [...atHand, ...parts.flatMap(trial.prove)];
   const kinds = new Map<string, Fix>();
   for (const fix of proved.sort(better)) if (!kinds.has(sameKind(fix))) kinds.set(sameKind(fix), fix);

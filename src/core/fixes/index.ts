@@ -1,4 +1,4 @@
 export type { Drawer, Fix } from './fixes';
 export { cures, fixesFor } from './fixes';
 export type { Option } from './options';
-export { moveOptions, swapOptions } from './options';
+export { moveOptions, outcomesOf, swapOptions } from './options';

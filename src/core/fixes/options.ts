@@ -10,6 +10,13 @@ export interface Option {
   readonly outcome: Outcome;
 }
 
+/** Each edit with what the rig would then do. */
+export const outcomesOf = (rig: Rig, edits: readonly RigEdit[]): Option[] =>
+  edits.map((edit) => {
+    const part = 'to' in edit && edit.kind === 'swap' ? edit.to : edit.kind === 'add' ? edit.part : undefined;
+    return { edit, ...(part !== undefined && { part }), outcome: outcomeOf(applyEdit(rig, edit)) };
+  });
+
 /** Parts that fit in the place of a placed part, each with its outcome; the one that is there is left out. */
 export function swapOptions(rig: Rig, placedId: string): Option[] {
   const current = rig.parts.find((p) => p.id === placedId)?.part;

@@ -158,11 +158,16 @@ describe('the precompiled validator', () => {
 });
 
 describe('the demo rigs', () => {
-  it.each(['slipway-diary', 'quay-to-camera', 'sail-loft-talk'])(
-    '%s is a rig, under its own name',
-    (name) => {
-      const result = readRig(readFileSync(`demo/rigs/${name}.json`, 'utf8'));
-      expect(result.ok && result.rig.id).toBe(name);
-    },
-  );
+  it.each([
+    'slipway-diary',
+    'two-at-the-bench',
+    'sail-loft-talk',
+    'launch-day-stream',
+    'harbour-call-in',
+    'loft-songs',
+    'quay-to-camera',
+  ])('%s is a rig, under its own name', (name) => {
+    const result = readRig(readFileSync(`demo/rigs/${name}.json`, 'utf8'));
+    expect(result.ok && result.rig.id).toBe(name);
+  });
 });

@@ -2,11 +2,15 @@
 import { useState } from 'react';
 import type { Fix } from '../../core/fixes';
 import type { Analysis } from '../../core/pipeline';
-import { STATE_BADGE, nameOf, sayArrival, sayLevel } from '../../core/report';
-import type { Rig, RigEdit } from '../../core/rig';
+import { selectInput, wayOf, type Arrival, type Listener } from '../../core/flow';
+import type { Way } from '../../core/parts';
+import { STATE_BADGE, nameOf, noun, sayArrival, sayLevel } from '../../core/report';
+import { laidParts, type Rig, type RigEdit } from '../../core/rig';
 import { SentenceView } from '../shared/sentence-view';
 import { VERDICT_SIGN } from '../shared/verdict-sign';
 import { FindingCard } from './finding-card';
+import { LevelChain } from './level-chain';
+import { PolicyForm } from './policy-form';
 import type { Analysed } from './use-analysis';
 
 function badge(analysis: Analysis): string {
@@ -14,6 +18,31 @@ function badge(analysis: Analysis): string {
   if (!worst) return 'Nothing to record';
   if (worst.state !== 'recorded') return STATE_BADGE[worst.state];
   return analysis.verdict === 'clean' ? 'Clean' : 'Recorded, with faults';
+}
+
+/** "Loft tablet, both sides; the microphone, directly". */
+function sayHears(rig: Rig, { hears, sources }: Listener): string {
+  const sides = (heard: 'both' | 'left' | 'right') => (heard === 'both' ? 'both sides' : `${heard} only`);
+  const words = [
+    ...hears.map((h) => `${nameOf(rig, h.device)}, ${sides(h.sides)}`),
+    ...sources.map(
+      (s) =>
+        `${noun(rig, s.source)} ${s.by === 'direct' ? 'directly' : 'through the app'}, ${sides(s.sides)}`,
+    ),
+  ];
+  return words.length === 0 ? 'nothing' : words.join('; ');
+}
+
+/** By which way what is offered comes to the app of a recorder. */
+function wayAt(rig: Rig, analysis: Analysis, arrival: Arrival): Way {
+  const host = laidParts(rig).find((laid) => laid.placed.id === arrival.recorder);
+  const offered =
+    host &&
+    selectInput(
+      host,
+      analysis.inputs.filter((i) => i.host === arrival.recorder),
+    );
+  return offered ? wayOf(offered) : 'headset';
 }
 
 function WhoHears({ rig, analysis }: { rig: Rig; analysis: Analysis }) {
@@ -24,16 +53,7 @@ function WhoHears({ rig, analysis }: { rig: Rig; analysis: Analysis }) {
         {analysis.listeners.map((listener) => (
           <div key={listener.listener} className="contents">
             <dt className="text-soft">{nameOf(rig, listener.listener)}</dt>
-            <dd>
-              {listener.hears.length === 0
-                ? 'nothing'
-                : listener.hears
-                    .map(
-                      (h) =>
-                        `${nameOf(rig, h.device)}, ${h.sides === 'both' ? 'both sides' : `${h.sides} only`}`,
-                    )
-                    .join('; ')}
-            </dd>
+            <dd>{sayHears(rig, listener)}</dd>
           </div>
         ))}
         {analysis.listeners.length === 0 && (
@@ -48,7 +68,7 @@ function WhoHears({ rig, analysis }: { rig: Rig; analysis: Analysis }) {
 }
 
 interface ArrivesPanelProps extends Analysed {
-  readonly fixes: Fix[][] | undefined;
+  readonly fixes: readonly Fix[][];
   readonly edit: (change: RigEdit) => void;
 }
 
@@ -71,9 +91,6 @@ export function ArrivesPanel({ rig, analysis, fixes, edit }: ArrivesPanelProps) 
             <p className={`mt-1 ${open ? '' : 'max-lg:hidden'}`}>
               <SentenceView sentence={sayLevel(arrival)} />
             </p>
-            <p className={`text-soft mt-1 text-sm ${open ? '' : 'max-lg:hidden'}`}>
-              What the app does: {arrival.evidence.kind}, {arrival.evidence.date}.
-            </p>
           </div>
         ))}
         {analysis.arrives.length === 0 && (
@@ -89,12 +106,21 @@ export function ArrivesPanel({ rig, analysis, fixes, edit }: ArrivesPanelProps) 
         {open ? 'Less' : 'Why, and what to change'}
       </button>
       <div className={open ? '' : 'max-lg:hidden'}>
+        {analysis.arrives.map((arrival) => (
+          <section
+            key={`${arrival.source} ${arrival.recorder}`}
+            aria-label={`${nameOf(rig, arrival.source)} at ${nameOf(rig, arrival.recorder)}`}
+          >
+            <LevelChain rig={rig} analysis={analysis} arrival={arrival} />
+            <PolicyForm rig={rig} arrival={arrival} way={wayAt(rig, analysis, arrival)} edit={edit} />
+          </section>
+        ))}
         {analysis.findings.map((finding, index) => (
           <FindingCard
             key={`${finding.code} ${index}`}
             rig={rig}
             finding={finding}
-            fixes={fixes ? (fixes[index] ?? []) : undefined}
+            fixes={fixes[index]}
             edit={edit}
           />
         ))}

@@ -138,6 +138,19 @@ export function BenchHeader({ record, edit }: { record: RigRecord; edit: (change
         <RigMenu rig={rig} rename={() => setNaming(true)} />
       </div>
       {rig.note && <p className="text-soft mt-1">{rig.note}</p>}
+      {rig.purpose.sources.length > 1 && (
+        <label className="mt-2 flex flex-wrap items-center gap-2">
+          Each source
+          <select
+            className="field"
+            value={rig.purpose.tracks ?? 'together'}
+            onChange={(event) => edit({ kind: 'tracks', apart: event.target.value === 'apart' })}
+          >
+            <option value="together">on every side, for going live</option>
+            <option value="apart">on a side or track of its own</option>
+          </select>
+        </label>
+      )}
     </header>
   );
 }

@@ -1,27 +1,46 @@
 'use client';
-import { useCallback } from 'react';
-import type { RigEdit } from '../../core/rig';
+import { useCallback, useMemo, useState } from 'react';
+import { applyEdit, type Rig, type RigEdit } from '../../core/rig';
 import type { RigRecord } from '../../store/database';
+import { withPolicies } from '../../store/policies';
 import { editRig } from '../../store/rigs';
 import { keeping } from '../shared/report-trouble';
 import { useDrawer } from '../shared/use-drawer';
+import { usePolicies } from '../shared/use-policies';
 import { ArrivesPanel } from './arrives-panel';
 import { BenchHeader } from './bench-header';
 import { Ladder } from './ladder';
 import { useAnalysis, useFixes } from './use-analysis';
 
+/** A change of a rig, and the same while a knob is still being turned: nothing is stored until it is let go. */
+export interface Editing {
+  readonly edit: (change: RigEdit) => void;
+  readonly preview: (change: RigEdit) => void;
+}
+
+function useEditing(rig: Rig): Editing & { readonly shown: Rig } {
+  const [turned, setTurned] = useState<{ of: Rig; rig: Rig }>();
+  const edit = useCallback((change: RigEdit) => void keeping(editRig(rig.id, change), rig), [rig]);
+  const preview = useCallback(
+    (change: RigEdit) => setTurned({ of: rig, rig: applyEdit(rig, change) }),
+    [rig],
+  );
+  return { edit, preview, shown: turned?.of === rig ? turned.rig : rig };
+}
+
 /** Ladder and verdict of one rig. */
 export function Bench({ record }: { record: RigRecord }) {
-  const rig = record.doc;
   const drawer = useDrawer();
+  const known = usePolicies();
+  const { edit, preview, shown } = useEditing(record.doc);
+  const rig = useMemo(() => withPolicies(shown, known), [shown, known]);
   const analysed = useAnalysis(rig);
   const fixes = useFixes(analysed, drawer);
-  const edit = useCallback((change: RigEdit) => void keeping(editRig(rig.id, change), rig), [rig]);
   return (
     <div className="lg:grid lg:h-dvh lg:grid-cols-[minmax(0,1fr)_minmax(320px,24rem)]">
       <div className="px-3 pt-3 pb-6 lg:overflow-y-auto lg:px-6">
         <BenchHeader record={record} edit={edit} />
-        {analysed && <Ladder {...analysed} edit={edit} drawer={drawer} />}
+        {analysed && <Ladder {...analysed} edit={edit} preview={preview} drawer={drawer} />}
       </div>
       {analysed && <ArrivesPanel {...analysed} fixes={fixes} edit={edit} />}
     </div>

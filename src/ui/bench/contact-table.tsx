@@ -8,8 +8,22 @@ const word = (role: ContactRole | null | undefined): string => (role ? ROLE[role
 const roleOf = (list: JointView['brings'], contact: Contact | null) =>
   list.find((entry) => entry.contact === contact)?.role;
 
+/** Nothing at all lies on the pair of contacts. */
+function floats(
+  { jack, plug }: JointView,
+  jackContact: Contact,
+  plugContact: Contact | null,
+  floating: readonly string[],
+): boolean {
+  const nodes = [
+    `${jack.part}/${jack.port}.${jackContact}`,
+    ...(plugContact ? [`${plug.part}/${plug.port}.${plugContact}`] : []),
+  ];
+  return nodes.some((node) => floating.includes(node));
+}
+
 /** The joint contact by contact: what meets what, and what is measured there against ground. */
-export function ContactTable({ joint }: { joint: JointView }) {
+export function ContactTable({ joint, floating }: { joint: JointView; floating: readonly string[] }) {
   if (joint.contacts.length === 0) return null;
   return (
     <div className="mt-2 overflow-x-auto">
@@ -38,7 +52,11 @@ export function ContactTable({ joint }: { joint: JointView }) {
                 {contact.uncertain && <span className="text-brass font-semibold"> depends on the jack</span>}
               </td>
               <td className="py-1 pr-3 text-right font-mono text-xs whitespace-nowrap">
-                {contact.volts === null ? '–' : formatVolts(contact.volts)}
+                {contact.volts !== null
+                  ? formatVolts(contact.volts)
+                  : floats(joint, contact.jack, contact.plug, floating)
+                    ? 'floats'
+                    : '–'}
               </td>
               <td className="py-1 text-right font-mono text-xs whitespace-nowrap">
                 {contact.level === null ? '–' : formatDb(contact.level, 'dBV')}

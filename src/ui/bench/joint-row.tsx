@@ -16,6 +16,8 @@ interface JointRowProps {
   /** The part on the rung above. */
   readonly above: string | undefined;
   readonly indent: number;
+  /** Contacts on which nothing lies. */
+  readonly floating: readonly string[];
 }
 
 function Marker({ bad }: { bad: boolean }) {
@@ -28,7 +30,7 @@ function Marker({ bad }: { bad: boolean }) {
 }
 
 /** A joint: one quiet line when good, open and large when bad; opens to its contacts either way. */
-export function JointRow({ rig, joint, finding, above, indent }: JointRowProps) {
+export function JointRow({ rig, joint, finding, above, indent, floating }: JointRowProps) {
   const bad = finding !== undefined && finding.severity !== 'note';
   const [opened, setOpened] = useState<boolean>();
   const open = opened ?? bad;
@@ -65,7 +67,7 @@ export function JointRow({ rig, joint, finding, above, indent }: JointRowProps) 
           <summary className="flex min-h-11 cursor-pointer items-center gap-1 font-semibold lg:min-h-8">
             Contact by contact
           </summary>
-          <ContactTable joint={joint} />
+          <ContactTable joint={joint} floating={floating} />
         </details>
       </Collapsible.Content>
     </Collapsible.Root>

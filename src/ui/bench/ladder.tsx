@@ -1,14 +1,13 @@
 'use client';
 import type { Drawer } from '../../core/fixes';
-import type { RigEdit } from '../../core/rig';
 import { aliveRungs, findingAt } from './joint-status';
+import type { Editing } from './bench';
 import { JointRow } from './joint-row';
 import { RungCard } from './rung-card';
 import type { Analysed } from './use-analysis';
 
-interface LadderProps extends Analysed {
+interface LadderProps extends Analysed, Editing {
   readonly drawer: Drawer;
-  readonly edit: (change: RigEdit) => void;
 }
 
 /** The cord beside a rung or joint: solid where the wanted sound is alive, broken where it is not. */
@@ -27,7 +26,7 @@ function Cord({ alive, first, last }: { alive: boolean; first?: boolean; last?: 
 }
 
 /** The rig as the lead is followed by hand: the source at the top, the recorder at the foot. */
-export function Ladder({ rig, analysis, drawer, edit }: LadderProps) {
+export function Ladder({ rig, analysis, drawer, edit, preview }: LadderProps) {
   const alive = aliveRungs(analysis);
   const spine = analysis.rungs.filter((rung) => rung.depth === 0);
   return (
@@ -52,6 +51,7 @@ export function Ladder({ rig, analysis, drawer, edit }: LadderProps) {
                   finding={findingAt(analysis, joint.id)}
                   above={rung.from}
                   indent={rung.depth}
+                  floating={analysis.nets.floating}
                 />
               </div>
             )}
@@ -69,6 +69,7 @@ export function Ladder({ rig, analysis, drawer, edit }: LadderProps) {
                 analysis={analysis}
                 drawer={drawer}
                 edit={edit}
+                preview={preview}
                 indent={rung.depth}
               />
             </div>

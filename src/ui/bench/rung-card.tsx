@@ -1,46 +1,24 @@
 'use client';
 import { RefreshCw } from 'lucide-react';
 import type { Drawer } from '../../core/fixes';
-import { APPS, DEFAULT_APP, findApp, isTurnable } from '../../core/parts';
+import { isTurnable } from '../../core/parts';
 import type { Analysis } from '../../core/pipeline';
 import { nameOf, rungReading } from '../../core/report';
-import { partOf, type LaidPart, type Rig, type RigEdit } from '../../core/rig';
+import { partOf, type LaidPart, type Rig } from '../../core/rig';
+import { AppField } from './app-field';
+import type { Editing } from './bench';
 import { DistanceField } from './distance-field';
 import { PartIcon } from './part-icon';
 import { Settings } from './settings';
 import { SwapDialog } from './swap-dialog';
 import { VoiceField } from './voice-field';
 
-interface RungCardProps {
+interface RungCardProps extends Editing {
   readonly rig: Rig;
   readonly placed: string;
   readonly analysis: Analysis;
   readonly drawer: Drawer;
   readonly indent: number;
-  readonly edit: (change: RigEdit) => void;
-}
-
-function AppField({ laid, edit }: { laid: LaidPart; edit: RungCardProps['edit'] }) {
-  if (laid.part.family !== 'phone') return null;
-  return (
-    <label className="flex items-center gap-1.5">
-      App
-      <select
-        className="field"
-        value={laid.placed.app ?? DEFAULT_APP}
-        onChange={(event) => {
-          const app = findApp(event.target.value);
-          if (app) edit({ kind: 'app', part: laid.placed.id, app: app.id });
-        }}
-      >
-        {APPS.map((app) => (
-          <option key={app.id} value={app.id}>
-            {app.name}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
 }
 
 /** What it is, under its name: "Phone, CTIA headset jack: …" when the user has a name of their own for it. */
@@ -51,7 +29,7 @@ function describe({ placed, part }: LaidPart): string {
 }
 
 /** One part of the ladder: what it is, its knobs, what is measured on it, and the way to another part. */
-export function RungCard({ rig, placed, analysis, drawer, indent, edit }: RungCardProps) {
+export function RungCard({ rig, placed, analysis, drawer, indent, edit, preview }: RungCardProps) {
   const part = partOf(rig, placed);
   const placedPart = rig.parts.find((p) => p.id === placed);
   if (!part || !placedPart) return null;
@@ -76,8 +54,8 @@ export function RungCard({ rig, placed, analysis, drawer, indent, edit }: RungCa
         </p>
       )}
       <div className="col-start-2 flex flex-wrap items-center gap-x-2 gap-y-1.5 sm:col-end-4">
-        <Settings laid={laid} edit={edit} />
-        <AppField laid={laid} edit={edit} />
+        <Settings laid={laid} edit={edit} preview={preview} />
+        <AppField laid={laid} analysis={analysis} edit={edit} />
         {rig.purpose.sources.includes(placed) && <VoiceField rig={rig} edit={edit} />}
         {speaksInto && <DistanceField rig={rig} laid={laid} edit={edit} />}
         {isTurnable(part) && (

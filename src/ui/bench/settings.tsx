@@ -1,21 +1,29 @@
 'use client';
 import { Slider } from 'radix-ui';
 import { useState } from 'react';
-import type { KnobSetting, SwitchSetting } from '../../core/parts';
-import { settingOf, type LaidPart, type RigEdit, type SettingValue } from '../../core/rig';
+import type { KnobSetting, PartSetting, SwitchSetting } from '../../core/parts';
+import { settingOf, type LaidPart, type SettingValue } from '../../core/rig';
 import { formatDb } from '../../core/units';
+import type { Editing } from './bench';
 
 interface FieldProps<Setting> {
   readonly setting: Setting;
+  /** What it is called here, where a group's heading says the rest. */
+  readonly name: string;
   readonly value: SettingValue | undefined;
   readonly change: (value: SettingValue) => void;
 }
 
-function SwitchField({ setting, value, change }: FieldProps<SwitchSetting>) {
+export function SwitchField({ setting, name, value, change }: FieldProps<SwitchSetting>) {
   return (
     <label className="flex items-center gap-1.5">
-      {setting.name}
-      <select className="field" value={value} onChange={(event) => change(event.target.value)}>
+      {name}
+      <select
+        className="field max-w-56"
+        aria-label={setting.name}
+        value={value}
+        onChange={(event) => change(event.target.value)}
+      >
         {setting.options.map((option) => (
           <option key={option.id} value={option.id}>
             {option.name}
@@ -26,24 +34,33 @@ function SwitchField({ setting, value, change }: FieldProps<SwitchSetting>) {
   );
 }
 
-/** While it is dragged the knob shows where it is; the rig follows when it is let go. */
-function KnobField({ setting, value, change }: FieldProps<KnobSetting>) {
+/** While it is dragged the verdict follows; the rig keeps where it is let go. */
+function KnobField({
+  setting,
+  name,
+  value,
+  change,
+  turn,
+}: FieldProps<KnobSetting> & { turn: (value: number) => void }) {
   const stands = typeof value === 'number' ? value : setting.initial;
   const [dragged, setDragged] = useState<number>();
   const shown = dragged ?? stands;
   return (
     <div className="flex min-h-11 items-center gap-2 lg:min-h-8">
-      <span aria-hidden>{setting.name}</span>
+      <span aria-hidden>{name}</span>
       <Slider.Root
         className="relative flex h-8 w-32 touch-none items-center"
         min={setting.from}
         max={setting.to}
         step={setting.step}
         value={[shown]}
-        onValueChange={([next]) => setDragged(next)}
+        onValueChange={([next]) => {
+          setDragged(next);
+          if (next !== undefined) turn(next);
+        }}
         onValueCommit={([next]) => {
           setDragged(undefined);
-          if (next !== undefined && next !== stands) change(next);
+          if (next !== undefined) change(next);
         }}
       >
         <Slider.Track className="bg-line h-1.5 w-full rounded-full">
@@ -60,16 +77,64 @@ function KnobField({ setting, value, change }: FieldProps<KnobSetting>) {
   );
 }
 
-/** Every switch and knob of a part. */
-export function Settings({ laid, edit }: { laid: LaidPart; edit: (change: RigEdit) => void }) {
-  return laid.part.settings?.map((setting) => {
-    const value = settingOf(laid, setting.id);
-    const change = (option: SettingValue) =>
-      edit({ kind: 'set', part: laid.placed.id, setting: setting.id, option });
-    return setting.kind === 'switch' ? (
-      <SwitchField key={setting.id} setting={setting} value={value} change={change} />
-    ) : (
-      <KnobField key={setting.id} setting={setting} value={value} change={change} />
-    );
-  });
+interface SettingsProps extends Editing {
+  readonly laid: LaidPart;
+}
+
+function SettingField({
+  laid,
+  setting,
+  name,
+  edit,
+  preview,
+}: SettingsProps & { setting: PartSetting; name: string }) {
+  const value = settingOf(laid, setting.id);
+  const to = (option: SettingValue) =>
+    ({ kind: 'set', part: laid.placed.id, setting: setting.id, option }) as const;
+  const change = (option: SettingValue) => edit(to(option));
+  return setting.kind === 'switch' ? (
+    <SwitchField setting={setting} name={name} value={value} change={change} />
+  ) : (
+    <KnobField
+      setting={setting}
+      name={name}
+      value={value}
+      change={change}
+      turn={(next) => preview(to(next))}
+    />
+  );
+}
+
+/** Beyond this many, knobs and switches are folded away under the groups that their names begin with. */
+const SHOWN_AT_ONCE = 5;
+
+const groupOf = (setting: PartSetting): string =>
+  setting.name.includes(': ') ? setting.name.slice(0, setting.name.indexOf(': ')) : '';
+const ownName = (setting: PartSetting): string =>
+  setting.name.includes(': ') ? setting.name.slice(setting.name.indexOf(': ') + 2) : setting.name;
+
+/** Every switch and knob of a part; those of a large mixer channel by channel. */
+export function Settings({ laid, edit, preview }: SettingsProps) {
+  const all = laid.part.settings ?? [];
+  const field = (setting: PartSetting, name: string) => (
+    <SettingField key={setting.id} laid={laid} setting={setting} name={name} edit={edit} preview={preview} />
+  );
+  if (all.length <= SHOWN_AT_ONCE) return all.map((setting) => field(setting, setting.name));
+  const groups = new Map<string, PartSetting[]>();
+  for (const setting of all) groups.set(groupOf(setting), [...(groups.get(groupOf(setting)) ?? []), setting]);
+  return (
+    <details className="w-full">
+      <summary className="flex min-h-11 cursor-pointer items-center gap-1 font-semibold lg:min-h-8">
+        Knobs and switches ({all.length})
+      </summary>
+      {[...groups].map(([group, settings]) => (
+        <fieldset key={group} className="border-line mt-2 border-t pt-1">
+          <legend className="text-soft pr-2 text-sm font-semibold">{group || 'Whole part'}</legend>
+          <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+            {settings.map((setting) => field(setting, ownName(setting)))}
+          </div>
+        </fieldset>
+      ))}
+    </details>
+  );
 }

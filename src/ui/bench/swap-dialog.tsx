@@ -7,7 +7,7 @@ import { findPart } from '../../core/parts';
 import { verdictRank } from '../../core/pipeline/verdict';
 import { nameOf, sayChoice, sayOutcome } from '../../core/report';
 import type { Rig, RigEdit } from '../../core/rig';
-import { getEngine } from '../../workers/engine';
+import { getProver } from '../../workers/engine';
 import { CURRENCY, money } from '../shared/money';
 import { VERDICT_SIGN } from '../shared/verdict-sign';
 
@@ -16,7 +16,7 @@ function useOptions(rig: Rig, placed: string, open: boolean): Option[] | undefin
   useEffect(() => {
     if (!open) return undefined;
     let current = true;
-    void getEngine()
+    void getProver()
       .options(rig, placed)
       .then((list) => current && setOptions({ of: rig, list }));
     return () => {

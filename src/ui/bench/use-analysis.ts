@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import type { Drawer, Fix } from '../../core/fixes';
 import type { Analysis } from '../../core/pipeline';
 import type { Rig } from '../../core/rig';
-import { getEngine } from '../../workers/engine';
+import { getEngine, getProver } from '../../workers/engine';
 
 /** An analysis with the very rig it speaks of. */
 export interface Analysed {
@@ -26,18 +26,24 @@ export function useAnalysis(rig: Rig): Analysed | undefined {
   return analysed?.rig.id === rig.id ? analysed : undefined;
 }
 
-/** Fixes by finding, in the order of the analysis; undefined while they are being proved. */
-export function useFixes(analysed: Analysed | undefined, drawer: Drawer): Fix[][] | undefined {
+/** Fixes by finding, in the order of the analysis, as they are proved; shorter than the findings while that goes on. */
+export function useFixes(analysed: Analysed | undefined, drawer: Drawer): readonly Fix[][] {
   const [found, setFound] = useState<{ of: Analysed; fixes: Fix[][] }>();
   useEffect(() => {
     if (!analysed) return undefined;
     let current = true;
-    void getEngine()
-      .fixes(analysed.rig, analysed.analysis.findings, drawer)
-      .then((fixes) => current && setFound({ of: analysed, fixes }));
+    const prove = async () => {
+      const fixes: Fix[][] = [];
+      for (const finding of analysed.analysis.findings) {
+        if (!current) return;
+        fixes.push(await getProver().fixes(analysed.rig, finding, drawer));
+        if (current) setFound({ of: analysed, fixes: [...fixes] });
+      }
+    };
+    void prove();
     return () => {
       current = false;
     };
   }, [analysed, drawer]);
-  return found && found.of === analysed ? found.fixes : undefined;
+  return found && found.of === analysed ? found.fixes : [];
 }
