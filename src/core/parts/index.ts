@@ -33,6 +33,7 @@ export type {
 } from './types';
 export { PART_FAMILIES } from './types';
 export { CATALOGUE, findPart } from './catalogue';
+export { answersTo, searchRank } from './search';
 export { isSymmetrical, isTurnable } from './symmetry';
 export type { App, AppId, Evidence, Take, Way } from './apps';
 export { APPS, DEFAULT_APP, EVIDENCE_KINDS, TRACKS, WAYS, findApp } from './apps';

@@ -1,3 +1,5 @@
+export type { Difference } from './compare';
+export { compareRigs } from './compare';
 export type { ArrivalReport, CheckReport, FindingReport, FixReport } from './check-report';
 export { checkReport } from './check-report';
 export { findingsPage } from './findings-page';

@@ -19,13 +19,18 @@ const SOURCE_NOUN: Partial<Record<PartFamily, string>> = {
   receiver: 'the pack',
   microphone: 'the microphone',
   headphones: 'the headset’s microphone',
+  pack: 'the pack',
 };
 
 /** How a sentence calls a placed part: by its label, else by a plain word for what it is. */
 export function noun(rig: Rig, placed: string | undefined): string {
   const laid = laidParts(rig).find((l) => l.placed.id === placed);
   if (!laid) return 'the part';
-  if (laid.part.host) return `the ${laid.part.host.word}`;
+  const { host } = laid.part;
+  if (host) {
+    const alike = laidParts(rig).filter((l) => l.part.host?.word === host.word).length > 1;
+    return alike && laid.placed.label ? laid.placed.label : `the ${host.word}`;
+  }
   if (laid.placed.label) return laid.placed.label;
   return SOURCE_NOUN[laid.part.family] ?? `the ${laid.part.family}`;
 }

@@ -67,6 +67,10 @@ function WhoHears({ rig, analysis }: { rig: Rig; analysis: Analysis }) {
   );
 }
 
+/** What does not get through stands above what does. */
+const worstFirst = (arrives: readonly Arrival[]): Arrival[] =>
+  [...arrives].sort((a, b) => Number(a.state === 'recorded') - Number(b.state === 'recorded'));
+
 interface ArrivesPanelProps extends Analysed {
   readonly fixes: readonly Fix[][];
   readonly edit: (change: RigEdit) => void;
@@ -85,9 +89,13 @@ export function ArrivesPanel({ rig, analysis, fixes, edit }: ArrivesPanelProps) 
         <p className={`inline-flex items-center gap-1.5 rounded-full px-3 py-0.5 font-semibold ${style}`}>
           <Icon size={17} aria-hidden /> {badge(analysis)}
         </p>
-        {analysis.arrives.map((arrival) => (
+        {worstFirst(analysis.arrives).map((arrival) => (
           <div key={`${arrival.source} ${arrival.recorder}`}>
-            <h2 className="mt-1.5 text-xl leading-snug font-bold lg:text-2xl">{sayArrival(rig, arrival)}</h2>
+            <h2
+              className={`mt-1.5 leading-snug font-bold ${analysis.arrives.length > 1 ? 'text-lg' : 'text-xl lg:text-2xl'}`}
+            >
+              {sayArrival(rig, arrival)}
+            </h2>
             <p className={`mt-1 ${open ? '' : 'max-lg:hidden'}`}>
               <SentenceView sentence={sayLevel(arrival)} />
             </p>
@@ -106,15 +114,6 @@ export function ArrivesPanel({ rig, analysis, fixes, edit }: ArrivesPanelProps) 
         {open ? 'Less' : 'Why, and what to change'}
       </button>
       <div className={open ? '' : 'max-lg:hidden'}>
-        {analysis.arrives.map((arrival) => (
-          <section
-            key={`${arrival.source} ${arrival.recorder}`}
-            aria-label={`${nameOf(rig, arrival.source)} at ${nameOf(rig, arrival.recorder)}`}
-          >
-            <LevelChain rig={rig} analysis={analysis} arrival={arrival} />
-            <PolicyForm rig={rig} arrival={arrival} way={wayAt(rig, analysis, arrival)} edit={edit} />
-          </section>
-        ))}
         {analysis.findings.map((finding, index) => (
           <FindingCard
             key={`${finding.code} ${index}`}
@@ -125,6 +124,27 @@ export function ArrivesPanel({ rig, analysis, fixes, edit }: ArrivesPanelProps) 
           />
         ))}
         {analysis.findings.length === 0 && <p className="mt-3">Nothing found to change.</p>}
+        <section aria-label="Details" className="mt-5">
+          {analysis.arrives.map((arrival) => (
+            <LevelChain
+              key={`${arrival.source} ${arrival.recorder}`}
+              rig={rig}
+              analysis={analysis}
+              arrival={arrival}
+            />
+          ))}
+          {[...new Map(analysis.arrives.map((arrival) => [arrival.recorder, arrival])).values()].map(
+            (arrival) => (
+              <PolicyForm
+                key={arrival.recorder}
+                rig={rig}
+                arrival={arrival}
+                way={wayAt(rig, analysis, arrival)}
+                edit={edit}
+              />
+            ),
+          )}
+        </section>
         <WhoHears rig={rig} analysis={analysis} />
       </div>
     </aside>

@@ -1,35 +1,24 @@
 'use client';
+import dynamic from 'next/dynamic';
+import { useRouter } from 'next/navigation';
 import { DropdownMenu } from 'radix-ui';
 import { Ellipsis, Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { toast } from 'sonner';
 import type { Rig, RigEdit } from '../../core/rig';
 import type { RigRecord } from '../../store/database';
-import { deleteRig, duplicateRig, redoRig, restoreRig, undoRig } from '../../store/rigs';
+import { withPolicies } from '../../store/policies';
+import { duplicateRig, redoRig, undoRig } from '../../store/rigs';
 import { exportRig, keeping } from '../shared/report-trouble';
+import { MENU_ITEM } from '../shared/menu-item';
+import { usePolicies } from '../shared/use-policies';
 import { showRig } from '../shared/use-rigs';
+import { removeWithUndo } from './remove-rig';
 
-const MENU_ITEM =
-  'flex min-h-11 items-center rounded-md px-3 outline-none data-[highlighted]:bg-paper lg:min-h-9';
+const NoteDialog = dynamic(() => import('./note-dialog').then((m) => m.NoteDialog));
 
-async function removeWithUndo(rig: Rig): Promise<void> {
-  const gone = await deleteRig(rig.id);
-  if (!gone) return;
-  window.history.replaceState(null, '', '/');
-  toast(`${rig.name} is deleted.`, {
-    duration: 20_000,
-    action: {
-      label: 'Undo',
-      onClick: () =>
-        void keeping(
-          restoreRig(gone).then(() => showRig(gone.id)),
-          rig,
-        ),
-    },
-  });
-}
-
-function RigMenu({ rig, rename }: { rig: Rig; rename: () => void }) {
+function RigMenu({ rig, rename, write }: { rig: Rig; rename: () => void; write: () => void }) {
+  const known = usePolicies();
+  const router = useRouter();
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger className="button" aria-label="More for this rig">
@@ -44,13 +33,22 @@ function RigMenu({ rig, rename }: { rig: Rig; rename: () => void }) {
           <DropdownMenu.Item className={MENU_ITEM} onSelect={rename}>
             Rename
           </DropdownMenu.Item>
+          <DropdownMenu.Item className={MENU_ITEM} onSelect={write}>
+            Note
+          </DropdownMenu.Item>
+          <DropdownMenu.Item
+            className={MENU_ITEM}
+            onSelect={() => router.push(`/compare?one=${encodeURIComponent(rig.id)}`)}
+          >
+            Compare with another
+          </DropdownMenu.Item>
           <DropdownMenu.Item
             className={MENU_ITEM}
             onSelect={() => void keeping(duplicateRig(rig).then(showRig), rig)}
           >
             Duplicate
           </DropdownMenu.Item>
-          <DropdownMenu.Item className={MENU_ITEM} onSelect={() => exportRig(rig)}>
+          <DropdownMenu.Item className={MENU_ITEM} onSelect={() => exportRig(withPolicies(rig, known))}>
             Export as a file
           </DropdownMenu.Item>
           <DropdownMenu.Item
@@ -110,6 +108,7 @@ function useHistoryKeys(id: string) {
 export function BenchHeader({ record, edit }: { record: RigRecord; edit: (change: RigEdit) => void }) {
   const rig = record.doc;
   const [naming, setNaming] = useState(false);
+  const [writing, setWriting] = useState(false);
   useHistoryKeys(rig.id);
   return (
     <header className="mx-auto max-w-3xl">
@@ -135,7 +134,8 @@ export function BenchHeader({ record, edit }: { record: RigRecord; edit: (change
         >
           <Redo2 size={18} aria-hidden /> Redo
         </button>
-        <RigMenu rig={rig} rename={() => setNaming(true)} />
+        <RigMenu rig={rig} rename={() => setNaming(true)} write={() => setWriting(true)} />
+        {writing && <NoteDialog rig={rig} edit={edit} close={() => setWriting(false)} />}
       </div>
       {rig.note && <p className="text-soft mt-1">{rig.note}</p>}
       {rig.purpose.sources.length > 1 && (

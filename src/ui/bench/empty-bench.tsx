@@ -3,6 +3,7 @@ import { openDemo } from '../../store/demo';
 import { addRig } from '../../store/rigs';
 import { STARTER } from '../../store/starter';
 import { keeping } from '../shared/report-trouble';
+import { openDialog } from '../shell/dialogs';
 import { showRig } from '../shared/use-rigs';
 
 /** What a newcomer meets. */
@@ -15,11 +16,10 @@ export function EmptyBench() {
         and why, before you plug anything in.
       </p>
       <div className="mt-6 flex flex-wrap gap-3">
-        <button
-          type="button"
-          className="button button-main"
-          onClick={() => void keeping(addRig(STARTER).then(showRig))}
-        >
+        <button type="button" className="button button-main" onClick={() => openDialog('start')}>
+          What do you have? What is it going into?
+        </button>
+        <button type="button" className="button" onClick={() => void keeping(addRig(STARTER).then(showRig))}>
           Start with a pack, a lead and a phone
         </button>
         <button

@@ -15,7 +15,8 @@ interface JointRowProps {
   readonly finding: Finding | undefined;
   /** The part on the rung above. */
   readonly above: string | undefined;
-  readonly indent: number;
+  /** The rung above to which it leads back, where it is not the one it hangs on. */
+  readonly leadsTo: string | undefined;
   /** Contacts on which nothing lies. */
   readonly floating: readonly string[];
 }
@@ -30,7 +31,7 @@ function Marker({ bad }: { bad: boolean }) {
 }
 
 /** A joint: one quiet line when good, open and large when bad; opens to its contacts either way. */
-export function JointRow({ rig, joint, finding, above, indent, floating }: JointRowProps) {
+export function JointRow({ rig, joint, finding, above, leadsTo, floating }: JointRowProps) {
   const bad = finding !== undefined && finding.severity !== 'note';
   const [opened, setOpened] = useState<boolean>();
   const open = opened ?? bad;
@@ -40,7 +41,6 @@ export function JointRow({ rig, joint, finding, above, indent, floating }: Joint
       open={open}
       onOpenChange={setOpened}
       className={bad ? 'border-l-4 border-[var(--vermilion)] bg-[var(--vermilion-wash)]' : ''}
-      style={{ marginLeft: `${indent * 1.25}rem` }}
     >
       <Marker bad={bad} />
       <Collapsible.Trigger
@@ -54,6 +54,7 @@ export function JointRow({ rig, joint, finding, above, indent, floating }: Joint
           className={`flex-none transition-transform ${open ? '' : '-rotate-90'}`}
         />
         {title}
+        {leadsTo && <span className="font-normal"> back to {leadsTo}</span>}
         {finding && !bad && <span className="text-brass font-semibold">: {sayBracket(rig, finding)}</span>}
       </Collapsible.Trigger>
       <Collapsible.Content className="px-3 pb-3">
@@ -63,10 +64,8 @@ export function JointRow({ rig, joint, finding, above, indent, floating }: Joint
           finding={finding}
           brings={joint.plug.part === above ? 'plug' : 'jack'}
         />
-        <details className="mt-1">
-          <summary className="flex min-h-11 cursor-pointer items-center gap-1 font-semibold lg:min-h-8">
-            Contact by contact
-          </summary>
+        <details className="fold mt-1">
+          <summary className="font-semibold">Contact by contact</summary>
           <ContactTable joint={joint} floating={floating} />
         </details>
       </Collapsible.Content>

@@ -1,7 +1,10 @@
 'use client';
 import type { Drawer } from '../../core/fixes';
-import { aliveRungs, findingAt } from './joint-status';
+import type { Lane, Rung } from '../../core/pipeline';
+import { nameOf } from '../../core/report';
+import { endsOf } from '../../core/rig';
 import type { Editing } from './bench';
+import { aliveRungs, findingAt } from './joint-status';
 import { JointRow } from './joint-row';
 import { RungCard } from './rung-card';
 import type { Analysed } from './use-analysis';
@@ -25,53 +28,109 @@ function Cord({ alive, first, last }: { alive: boolean; first?: boolean; last?: 
   );
 }
 
+const LANE: Record<Lane, string> = {
+  supply: 'Supply',
+  joins: 'Joins here',
+  monitoring: 'Monitoring',
+  records: 'Records too',
+  beside: 'Beside the chain',
+};
+
+/** Supply leans to the left, returns and monitoring to the right; what joins or records is indented. */
+const LEAN: Record<Lane, string> = {
+  supply: 'mr-6 sm:mr-28',
+  joins: 'ml-4',
+  monitoring: 'ml-6 sm:ml-28',
+  records: 'ml-4',
+  beside: 'ml-4',
+};
+
+/** The rung of the chain on which a branch hangs, however deep. */
+function anchorOf(rungs: readonly Rung[], rung: Rung): Rung | undefined {
+  let at: Rung | undefined = rung;
+  while (at && at.depth > 0) at = rungs.find((r) => r.placed === at?.from);
+  return at;
+}
+
+interface RungProps extends LadderProps {
+  readonly rung: Rung;
+}
+
+/** The joints of a rung: the one by which it hangs, and those that close a loop. */
+function Joints({ rung, rig, analysis }: RungProps) {
+  const ids = [...(rung.joint === undefined ? [] : [rung.joint]), ...(rung.also ?? [])];
+  return ids.map((id) => {
+    const joint = analysis.joints.find((j) => j.id === id);
+    const own = rig.joints.find((j) => j.id === id);
+    if (!joint || !own) return null;
+    const far = endsOf(own, rung.placed)?.far.part;
+    return (
+      <JointRow
+        key={id}
+        rig={rig}
+        joint={joint}
+        finding={findingAt(analysis, id)}
+        above={id === rung.joint ? rung.from : far}
+        leadsTo={id === rung.joint ? undefined : nameOf(rig, far)}
+        floating={analysis.nets.floating}
+      />
+    );
+  });
+}
+
 /** The rig as the lead is followed by hand: the source at the top, the recorder at the foot. */
-export function Ladder({ rig, analysis, drawer, edit, preview }: LadderProps) {
+export function Ladder(props: LadderProps) {
+  const { rig, analysis, drawer, edit, preview } = props;
   const alive = aliveRungs(analysis);
-  const spine = analysis.rungs.filter((rung) => rung.depth === 0);
+  const { rungs } = analysis;
+  const spine = rungs.filter((rung) => rung.depth === 0);
   return (
     <ol aria-label="The rig, from source to recorder" className="mx-auto mt-4 max-w-3xl">
-      {analysis.rungs.map((rung) => {
+      {rungs.map((rung) => {
         const place = spine.indexOf(rung);
-        const onSpine = place >= 0;
-        const lives = onSpine && place < alive;
-        const joint = analysis.joints.find((j) => j.id === rung.joint);
-        const lastOnSpine = place === spine.length - 1;
-        const hangsOn = spine.findIndex((s) => s.placed === rung.from);
-        const beside = onSpine ? lives : hangsOn >= 0 && hangsOn + 1 < alive;
-        const hasCord = onSpine || hangsOn < spine.length - 1;
+        const anchor = anchorOf(rungs, rung);
+        const at = anchor ? spine.indexOf(anchor) : -1;
+        const lives = place >= 0 ? place < alive : at >= 0 && at + 1 < alive;
+        const last = at === spine.length - 1;
+        const hasCord = place >= 0 || !last;
+        const lean = rung.lane ? LEAN[rung.lane] : '';
         return (
           <li key={rung.placed}>
-            {joint && (
+            {rung.lane && rung.depth === 1 && (
+              <p className={`text-soft relative pt-2 pl-8 text-sm font-semibold`}>
+                {hasCord && <Cord alive={lives} />}
+                <span className={`block ${lean}`}>
+                  {LANE[rung.lane]}
+                  <span className="font-normal"> at {nameOf(rig, rung.from)}</span>
+                </span>
+              </p>
+            )}
+            {(rung.joint !== undefined || (rung.also ?? []).length > 0) && (
               <div className="relative pl-8">
-                {hasCord && <Cord alive={beside} />}
-                <JointRow
-                  rig={rig}
-                  joint={joint}
-                  finding={findingAt(analysis, joint.id)}
-                  above={rung.from}
-                  indent={rung.depth}
-                  floating={analysis.nets.floating}
-                />
+                {hasCord && <Cord alive={lives} />}
+                <div className={lean}>
+                  <Joints {...props} rung={rung} />
+                </div>
               </div>
             )}
-            {!joint && place > 0 && (
+            {rung.joint === undefined && place > 0 && (
               <p className="relative py-3 pl-8 font-semibold text-[var(--vermilion)]">
                 <Cord alive={false} />
                 nothing joins these two
               </p>
             )}
             <div className="relative pl-8">
-              {hasCord && <Cord alive={beside} first={place === 0} last={lastOnSpine} />}
-              <RungCard
-                rig={rig}
-                placed={rung.placed}
-                analysis={analysis}
-                drawer={drawer}
-                edit={edit}
-                preview={preview}
-                indent={rung.depth}
-              />
+              {hasCord && <Cord alive={lives} first={place === 0} last={place === spine.length - 1} />}
+              <div className={lean}>
+                <RungCard
+                  rig={rig}
+                  placed={rung.placed}
+                  analysis={analysis}
+                  drawer={drawer}
+                  edit={edit}
+                  preview={preview}
+                />
+              </div>
             </div>
           </li>
         );

@@ -1,7 +1,7 @@
 'use client';
 import type { Arrival, Stage } from '../../core/flow';
 import type { Analysis } from '../../core/pipeline';
-import { nameOf } from '../../core/report';
+import { nameOf, noun } from '../../core/report';
 import type { Rig } from '../../core/rig';
 import { formatDb } from '../../core/units';
 
@@ -25,9 +25,9 @@ export function LevelChain({ rig, analysis, arrival }: { rig: Rig; analysis: Ana
   if (!chain) return null;
   const delay = chain.stages.at(-1)?.delay ?? 0;
   return (
-    <details className="mt-1">
-      <summary className="text-soft flex min-h-11 cursor-pointer items-center text-sm lg:min-h-7">
-        Level by level
+    <details className="fold mt-1">
+      <summary className="text-soft text-sm">
+        Level by level: {noun(rig, arrival.source)} to {noun(rig, arrival.recorder)}
       </summary>
       <table className="w-full text-sm">
         <caption className="sr-only">Speech peaks on the way, and the room above them</caption>

@@ -43,8 +43,8 @@ export function PolicyForm({ rig, arrival, way, edit }: PolicyFormProps) {
     void keeping(keepPolicy(policy), rig);
   };
   return (
-    <details className="mt-1 text-sm">
-      <summary className="text-soft flex min-h-11 cursor-pointer items-center lg:min-h-7">
+    <details className="fold mt-1 text-sm">
+      <summary className="text-soft">
         What the {app.name} does: {arrival.evidence.kind}, {arrival.evidence.date}. Did you test it?
       </summary>
       <form

@@ -1,5 +1,7 @@
 'use client';
-import { RefreshCw } from 'lucide-react';
+import { Plus, RefreshCw } from 'lucide-react';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
 import type { Drawer } from '../../core/fixes';
 import { isTurnable } from '../../core/parts';
 import type { Analysis } from '../../core/pipeline';
@@ -9,16 +11,19 @@ import { AppField } from './app-field';
 import type { Editing } from './bench';
 import { DistanceField } from './distance-field';
 import { PartIcon } from './part-icon';
+import { PartMenu } from './part-menu';
 import { Settings } from './settings';
 import { SwapDialog } from './swap-dialog';
 import { VoiceField } from './voice-field';
+
+const AddDialog = dynamic(() => import('./add-dialog').then((m) => m.AddDialog));
+const NoteDialog = dynamic(() => import('./note-dialog').then((m) => m.NoteDialog));
 
 interface RungCardProps extends Editing {
   readonly rig: Rig;
   readonly placed: string;
   readonly analysis: Analysis;
   readonly drawer: Drawer;
-  readonly indent: number;
 }
 
 /** What it is, under its name: "Phone, CTIA headset jack: …" when the user has a name of their own for it. */
@@ -29,8 +34,9 @@ function describe({ placed, part }: LaidPart): string {
 }
 
 /** One part of the ladder: what it is, its knobs, what is measured on it, and the way to another part. */
-export function RungCard({ rig, placed, analysis, drawer, indent, edit, preview }: RungCardProps) {
+export function RungCard({ rig, placed, analysis, drawer, edit, preview }: RungCardProps) {
   const part = partOf(rig, placed);
+  const [open, setOpen] = useState<'add' | 'note'>();
   const placedPart = rig.parts.find((p) => p.id === placed);
   if (!part || !placedPart) return null;
   const laid = { placed: placedPart, part };
@@ -40,12 +46,12 @@ export function RungCard({ rig, placed, analysis, drawer, indent, edit, preview 
     <article
       aria-label={nameOf(rig, placed)}
       className="rung border-line bg-card grid grid-cols-[auto_1fr] items-start gap-x-3 gap-y-2 rounded-xl border p-3 sm:grid-cols-[auto_1fr_auto]"
-      style={{ marginLeft: `${indent * 1.25}rem` }}
     >
       <PartIcon family={part.family} />
       <div>
         <h2 className="text-lg leading-tight font-bold">{nameOf(rig, placed)}</h2>
         <p className="text-soft mt-0.5 leading-snug">{describe(laid)}</p>
+        {placedPart.note && <p className="mt-0.5 leading-snug whitespace-pre-line">{placedPart.note}</p>}
       </div>
       {reading && (
         <p className="font-mono text-xs leading-snug max-sm:col-start-2 sm:text-right">
@@ -64,6 +70,17 @@ export function RungCard({ rig, placed, analysis, drawer, indent, edit, preview 
           </button>
         )}
         <SwapDialog rig={rig} placed={placed} drawer={drawer} edit={edit} />
+        <button type="button" className="button" onClick={() => setOpen('add')}>
+          <Plus size={16} aria-hidden /> Add
+          <span className="sr-only"> at {nameOf(rig, placed)}</span>
+        </button>
+        <PartMenu rig={rig} placed={placed} edit={edit} write={() => setOpen('note')} />
+        {open === 'add' && (
+          <AddDialog rig={rig} placed={placed} drawer={drawer} edit={edit} close={() => setOpen(undefined)} />
+        )}
+        {open === 'note' && (
+          <NoteDialog rig={rig} placed={placed} edit={edit} close={() => setOpen(undefined)} />
+        )}
       </div>
     </article>
   );

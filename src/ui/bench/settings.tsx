@@ -123,10 +123,8 @@ export function Settings({ laid, edit, preview }: SettingsProps) {
   const groups = new Map<string, PartSetting[]>();
   for (const setting of all) groups.set(groupOf(setting), [...(groups.get(groupOf(setting)) ?? []), setting]);
   return (
-    <details className="w-full">
-      <summary className="flex min-h-11 cursor-pointer items-center gap-1 font-semibold lg:min-h-8">
-        Knobs and switches ({all.length})
-      </summary>
+    <details className="fold w-full">
+      <summary className="font-semibold">Knobs and switches ({all.length})</summary>
       {[...groups].map(([group, settings]) => (
         <fieldset key={group} className="border-line mt-2 border-t pt-1">
           <legend className="text-soft pr-2 text-sm font-semibold">{group || 'Whole part'}</legend>

@@ -1,12 +1,15 @@
 'use client';
+import { Search } from 'lucide-react';
 import { usePathname } from 'next/navigation';
 import Link from 'next/link';
 import { useCurrentRig, useRigs } from '../shared/use-rigs';
+import { Dialogs, openDialog } from './dialogs';
 import { RigList } from './rig-list';
 
 const VIEWS = [
   { href: '/', name: 'Bench' },
   { href: '/drawer', name: 'Drawer' },
+  { href: '/compare', name: 'Compare' },
 ] as const;
 
 /** Left of the page on a wide screen, above it on a phone: the views, then the rigs. */
@@ -28,8 +31,16 @@ export function Navigation() {
             {name}
           </Link>
         ))}
+        <button
+          type="button"
+          className="button max-lg:ml-auto lg:justify-start"
+          onClick={() => openDialog('palette')}
+        >
+          <Search size={18} aria-hidden /> Find<span className="max-lg:sr-only">, Ctrl K</span>
+        </button>
       </nav>
       {rigs && path === '/' && <RigList rigs={rigs} current={current?.id} />}
+      <Dialogs rigs={rigs ?? []} current={current} />
     </div>
   );
 }

@@ -2,13 +2,9 @@
 import { FilePlus2, Upload } from 'lucide-react';
 import { useRef } from 'react';
 import type { RigRecord } from '../../store/database';
-import { addRig } from '../../store/rigs';
-import { STARTER } from '../../store/starter';
 import { importRigFile } from '../shared/import-rig';
-import { keeping } from '../shared/report-trouble';
 import { showRig } from '../shared/use-rigs';
-
-const layNewRig = () => void keeping(addRig(STARTER).then(showRig));
+import { openDialog } from './dialogs';
 
 /** The stored rigs: a list on a wide screen, a picker on a phone; and the two ways to get another one. */
 export function RigList({ rigs, current }: { rigs: readonly RigRecord[]; current: string | undefined }) {
@@ -45,7 +41,7 @@ export function RigList({ rigs, current }: { rigs: readonly RigRecord[]; current
         </select>
       )}
       <div className="flex gap-2 lg:mt-2 lg:flex-col">
-        <button type="button" className="button lg:justify-start" onClick={layNewRig}>
+        <button type="button" className="button lg:justify-start" onClick={() => openDialog('start')}>
           <FilePlus2 size={18} aria-hidden /> New<span className="max-sm:sr-only"> rig</span>
         </button>
         <button type="button" className="button lg:justify-start" onClick={() => picker.current?.click()}>

@@ -1,0 +1,60 @@
+'use client';
+import { useState } from 'react';
+import { CATALOGUE, type Part } from '../../core/parts';
+import { applyEdit, isSource, type Rig } from '../../core/rig';
+import { addRig } from '../../store/rigs';
+import { PartSearch } from '../shared/part-search';
+import { keeping } from '../shared/report-trouble';
+import { Sheet } from '../shared/sheet';
+import { showRig } from '../shared/use-rigs';
+
+const EMPTY: Rig = {
+  format: 'symplex-rig',
+  version: 1,
+  id: 'new-rig',
+  name: 'New rig',
+  parts: [],
+  joints: [],
+  surroundings: { voice: 'normal' },
+  purpose: { sources: [], recorders: [] },
+};
+
+const SOURCES = CATALOGUE.filter(isSource);
+const RECORDERS = CATALOGUE.filter((part) => part.host);
+
+/** Two questions, then a rig with what was answered; the leads between follow on the Bench. */
+export function StartDialog({ close }: { close: () => void }) {
+  const [have, setHave] = useState<Part>();
+  const begin = (source: Part, recorder: Part) => {
+    const rig = [source, recorder].reduce((r, part) => applyEdit(r, { kind: 'place', part: part.id }), EMPTY);
+    const name = `${source.name} to ${recorder.name.charAt(0).toLowerCase()}${recorder.name.slice(1)}`;
+    close();
+    void keeping(addRig({ ...rig, name: name.slice(0, 120) }).then(showRig));
+  };
+  return (
+    <Sheet
+      title={have ? 'What is it going into?' : 'What do you have?'}
+      open
+      onOpenChange={(open) => !open && close()}
+    >
+      {have ? (
+        <>
+          <p className="mb-2">
+            {have.name}{' '}
+            <button type="button" className="button ml-2" onClick={() => setHave(undefined)}>
+              Another
+            </button>
+          </p>
+          <PartSearch
+            key="into"
+            label="What is it going into?"
+            parts={RECORDERS}
+            choose={(part) => begin(have, part)}
+          />
+        </>
+      ) : (
+        <PartSearch key="have" label="What do you have?" parts={SOURCES} choose={setHave} />
+      )}
+    </Sheet>
+  );
+}

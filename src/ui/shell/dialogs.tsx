@@ -1,0 +1,57 @@
+'use client';
+import dynamic from 'next/dynamic';
+import { useEffect, useState } from 'react';
+import type { RigRecord } from '../../store/database';
+
+const Palette = dynamic(() => import('./palette').then((m) => m.Palette));
+const Shortcuts = dynamic(() => import('./shortcuts').then((m) => m.Shortcuts));
+const StartDialog = dynamic(() => import('../bench/start-dialog').then((m) => m.StartDialog));
+
+export type DialogName = 'palette' | 'shortcuts' | 'start';
+
+/** What opens a dialog of the frame from elsewhere on the page. */
+export const openDialog = (name: DialogName): void => {
+  window.dispatchEvent(new CustomEvent<DialogName>('symplex-open', { detail: name }));
+};
+
+const isTyping = (target: EventTarget | null): boolean =>
+  (target instanceof HTMLInputElement && target.type !== 'file') || target instanceof HTMLTextAreaElement;
+
+/** The dialogs that belong to the whole page, each fetched when first opened, and the keys that open them. */
+export function Dialogs({ rigs, current }: { rigs: readonly RigRecord[]; current: RigRecord | undefined }) {
+  const [open, setOpen] = useState<DialogName>();
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
+        event.preventDefault();
+        setOpen('palette');
+      } else if (event.key === '?' && !isTyping(event.target)) setOpen('shortcuts');
+    };
+    const asked = (event: Event) => setOpen((event as CustomEvent<DialogName>).detail);
+    window.addEventListener('keydown', press);
+    window.addEventListener('symplex-open', asked);
+    return () => {
+      window.removeEventListener('keydown', press);
+      window.removeEventListener('symplex-open', asked);
+    };
+  }, []);
+  const close = () => setOpen(undefined);
+  switch (open) {
+    case undefined:
+      return null;
+    case 'palette':
+      return (
+        <Palette
+          rigs={rigs}
+          current={current}
+          close={close}
+          start={() => setOpen('start')}
+          help={() => setOpen('shortcuts')}
+        />
+      );
+    case 'shortcuts':
+      return <Shortcuts close={close} />;
+    case 'start':
+      return <StartDialog close={close} />;
+  }
+}
