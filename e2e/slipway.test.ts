@@ -71,7 +71,7 @@ describe('Slipway diary, as a user', () => {
     await page.button('More for this rig');
     await page.click('//*[@role="menuitem" and contains(., "Delete")]');
     await page.message('Slipway diary is deleted.');
-    await page.find('//h1[text()="Quay to camera"]');
+    await page.find('//h1[text()="Two at the bench"]');
     await page.importFile(moved);
     await page.find('//h1[text()="Slipway diary"]');
     await page.verdict('clean', 'recorded');

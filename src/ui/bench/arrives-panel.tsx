@@ -89,8 +89,11 @@ export function ArrivesPanel({ rig, analysis, fixes, edit }: ArrivesPanelProps) 
         <p className={`inline-flex items-center gap-1.5 rounded-full px-3 py-0.5 font-semibold ${style}`}>
           <Icon size={17} aria-hidden /> {badge(analysis)}
         </p>
-        {worstFirst(analysis.arrives).map((arrival) => (
-          <div key={`${arrival.source} ${arrival.recorder}`}>
+        {worstFirst(analysis.arrives).map((arrival, index) => (
+          <div
+            key={`${arrival.source} ${arrival.recorder}`}
+            className={index > 0 && !open ? 'max-lg:hidden' : ''}
+          >
             <h2
               className={`mt-1.5 leading-snug font-bold ${analysis.arrives.length > 1 ? 'text-lg' : 'text-xl lg:text-2xl'}`}
             >
@@ -101,6 +104,9 @@ export function ArrivesPanel({ rig, analysis, fixes, edit }: ArrivesPanelProps) 
             </p>
           </div>
         ))}
+        {analysis.arrives.length > 1 && !open && (
+          <p className="text-soft lg:hidden">and {analysis.arrives.length - 1} more below</p>
+        )}
         {analysis.arrives.length === 0 && (
           <h2 className="mt-1.5 text-xl font-bold">Nothing is chosen to record.</h2>
         )}

@@ -6,7 +6,7 @@ import type { Drawer } from '../../core/fixes';
 import { isTurnable } from '../../core/parts';
 import type { Analysis } from '../../core/pipeline';
 import { nameOf, rungReading } from '../../core/report';
-import { partOf, type LaidPart, type Rig } from '../../core/rig';
+import { jointAt, partOf, type LaidPart, type Rig } from '../../core/rig';
 import { AppField } from './app-field';
 import type { Editing } from './bench';
 import { DistanceField } from './distance-field';
@@ -70,10 +70,12 @@ export function RungCard({ rig, placed, analysis, drawer, edit, preview }: RungC
           </button>
         )}
         <SwapDialog rig={rig} placed={placed} drawer={drawer} edit={edit} />
-        <button type="button" className="button" onClick={() => setOpen('add')}>
-          <Plus size={16} aria-hidden /> Add
-          <span className="sr-only"> at {nameOf(rig, placed)}</span>
-        </button>
+        {part.ports.some((port) => !jointAt(rig, { part: placed, port: port.id })) && (
+          <button type="button" className="button" onClick={() => setOpen('add')}>
+            <Plus size={16} aria-hidden /> Add
+            <span className="sr-only"> at {nameOf(rig, placed)}</span>
+          </button>
+        )}
         <PartMenu rig={rig} placed={placed} edit={edit} write={() => setOpen('note')} />
         {open === 'add' && (
           <AddDialog rig={rig} placed={placed} drawer={drawer} edit={edit} close={() => setOpen(undefined)} />
