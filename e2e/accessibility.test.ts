@@ -14,7 +14,14 @@ interface Violation {
 const VIEWS = [
   ['Bench', ''],
   ['Drawer', 'drawer'],
+  ['Compare', 'compare'],
 ] as const;
+/** What stands there once a view has loaded. */
+const READY: Record<string, string> = {
+  '': '//*[@data-finding]//ul',
+  drawer: '//h2[text()="In the drawer"]',
+  compare: '//h2[text()="What differs"]',
+};
 const FORMS = [
   ['desk', false],
   ['desk', true],
@@ -28,7 +35,7 @@ describe.each(FORMS)('%s, dark: %s', (size, dark) => {
     try {
       const page = new Page(browser);
       await browser.driver.get(inject('address') + path);
-      await page.find(path === '' ? '//*[@data-finding]//ul' : '//h2[text()="In the drawer"]');
+      await page.find(READY[path] ?? '//h1');
       await browser.driver.executeScript(axe);
       const violations = await browser.driver.executeAsyncScript<Violation[]>(
         `const done = arguments[arguments.length - 1];

@@ -81,6 +81,19 @@ export class Page {
     throw new Error(`no stop of the Tab key bears the name "${part}"`);
   }
 
+  /** Types into a field; once more when the page put another one in its place meanwhile. */
+  async typeInto(xpath: string, text: string): Promise<void> {
+    for (let tries = 0; ; tries += 1) {
+      try {
+        await this.driver.sleep(300);
+        await (await this.find(xpath)).sendKeys(text);
+        return;
+      } catch (error) {
+        if (tries === 3) throw error;
+      }
+    }
+  }
+
   /** Types over what a field holds, and presses Enter. */
   async retype(xpath: string, text: string): Promise<void> {
     await (await this.find(xpath)).sendKeys(Key.chord(Key.CONTROL, 'a'), text, Key.ENTER);

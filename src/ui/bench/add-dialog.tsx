@@ -5,7 +5,17 @@ import type { Drawer, Option } from '../../core/fixes';
 import { CATALOGUE, type Part, type PartPort } from '../../core/parts';
 import { connectorName, mate } from '../../core/plugs';
 import { nameOf, sayOutcome } from '../../core/report';
-import { jointAt, laidParts, matchPorts, partOf, type PortRef, type Rig, type RigEdit } from '../../core/rig';
+import {
+  applyEdit,
+  isSource,
+  jointAt,
+  laidParts,
+  matchPorts,
+  partOf,
+  type PortRef,
+  type Rig,
+  type RigEdit,
+} from '../../core/rig';
 import { getProver } from '../../workers/engine';
 import { CURRENCY, money } from '../shared/money';
 import { PartSearch } from '../shared/part-search';
@@ -17,7 +27,23 @@ interface AddDialogProps {
   readonly placed: string;
   readonly drawer: Drawer;
   readonly edit: (change: RigEdit) => void;
-  readonly close: () => void;
+  /** Goes on at a part, or ends with none. */
+  readonly goOn: (placed: string | undefined) => void;
+}
+
+/** Nothing follows behind it: a source, headphones, a supply. */
+const isLeaf = (part: Part): boolean =>
+  isSource(part) || part.ears !== undefined || part.outlets !== undefined || part.host !== undefined;
+
+/** Where the hand goes after an edit: along a lead to its other end, from a leaf back to where it was plugged in. */
+function nextPlace(rig: Rig, placed: string, change: RigEdit): string | undefined {
+  if (change.kind !== 'add') return undefined;
+  const grown = applyEdit(rig, change);
+  const added = grown.parts.at(-1)?.id;
+  const part = added === undefined ? undefined : partOf(grown, added);
+  if (added === undefined || !part) return undefined;
+  const next = isLeaf(part) ? placed : added;
+  return freePorts(grown, next).length > 0 ? next : undefined;
 }
 
 const freePorts = (rig: Rig, placed: string): PartPort[] =>
@@ -30,27 +56,24 @@ const looseEnds = (rig: Rig, placed: string, port: PartPort): { ref: PortRef; po
     .flatMap((laid) =>
       laid.part.ports
         .map((other) => ({ port: other, ref: { part: laid.placed.id, port: other.id } }))
-        .filter(({ port: other, ref }) => !jointAt(rig, ref) && mate(other, port).fits),
-    );
+        .filter(({ port: other, ref }) => !jointAt(rig, ref) && mate(other, port).fits)
+        .map((end) => ({ ...end, rank: laid.part.host ? 0 : end.port.id === 'charge' ? 2 : 1 })),
+    )
+    .sort((a, b) => a.rank - b.rank);
 
-/** What each part would do here, by part; filled in as the prover answers. */
-function useOutcomes(rig: Rig, edits: readonly RigEdit[]): ReadonlyMap<string, Option> {
-  const [found, setFound] = useState<{ of: readonly RigEdit[]; options: ReadonlyMap<string, Option> }>();
+/** What each edit would do, in their order; nothing until the prover has answered. */
+function useOutcomes(rig: Rig, edits: readonly RigEdit[]): readonly Option[] {
+  const [found, setFound] = useState<{ of: readonly RigEdit[]; options: readonly Option[] }>();
   useEffect(() => {
     let current = true;
     void getProver()
       .outcomes(rig, edits)
-      .then((list) => {
-        const options = new Map(
-          list.flatMap((option) => (option.part ? [[option.part, option] as const] : [])),
-        );
-        if (current) setFound({ of: edits, options });
-      });
+      .then((options) => current && setFound({ of: edits, options }));
     return () => {
       current = false;
     };
   }, [rig, edits]);
-  return found?.of === edits ? found.options : new Map();
+  return found?.of === edits ? found.options : [];
 }
 
 function Outcome({ rig, option }: { rig: Rig; option: Option | undefined }) {
@@ -63,53 +86,72 @@ function Outcome({ rig, option }: { rig: Rig; option: Option | undefined }) {
   );
 }
 
+/** What is likelier to be meant stands higher: what is owned, what records, what leads on. */
+const rankOf = (part: Part, drawer: Drawer): number =>
+  (drawer[part.id] ?? 0) > 0
+    ? 0
+    : part.host
+      ? 1
+      : part.ports.some((port) => port.direction === 'through')
+        ? 2
+        : part.family === 'supply'
+          ? 4
+          : 3;
+
+/** Every part that goes onto a port, with the edit that does it. */
+const fittingAt = (port: PartPort, at: PortRef, drawer: Drawer) =>
+  CATALOGUE.flatMap((part) => {
+    const [own] = matchPorts(part, [port])[0] ?? [];
+    return own === undefined ? [] : [{ part, edit: { kind: 'add', part: part.id, port: own, at } as const }];
+  }).sort((a, b) => rankOf(a.part, drawer) - rankOf(b.part, drawer));
+
 /** What can be plugged in at one port: loose ends of the rig first, then every part that fits, each with what it would change. */
-function PortChoices({ rig, placed, port, drawer, edit, close }: AddDialogProps & { port: PartPort }) {
+function PortChoices({ rig, placed, port, drawer, edit, goOn }: AddDialogProps & { port: PartPort }) {
   const at = useMemo(() => ({ part: placed, port: port.id }), [placed, port]);
-  const fitting = useMemo(
+  const loose = useMemo(
     () =>
-      CATALOGUE.flatMap((part) => {
-        const [own] = matchPorts(part, [port])[0] ?? [];
-        return own === undefined
-          ? []
-          : [{ part, edit: { kind: 'add', part: part.id, port: own, at } as const }];
-      }).sort((a, b) => Number((drawer[b.part.id] ?? 0) > 0) - Number((drawer[a.part.id] ?? 0) > 0)),
-    [port, at, drawer],
+      looseEnds(rig, placed, port).map((end) => ({
+        ...end,
+        edit: { kind: 'join', a: at, b: end.ref } as const,
+      })),
+    [rig, placed, port, at],
   );
-  const edits = useMemo(() => fitting.map((f) => f.edit), [fitting]);
+  const fitting = useMemo(() => fittingAt(port, at, drawer), [port, at, drawer]);
+  const edits = useMemo(() => [...loose, ...fitting].map((one) => one.edit), [loose, fitting]);
   const outcomes = useOutcomes(rig, edits);
   const apply = (change: RigEdit) => {
-    close();
     edit(change);
+    goOn(nextPlace(rig, placed, change));
   };
-  const about = (part: Part) => (
-    <>
-      {part.summary}.{' '}
-      {(drawer[part.id] ?? 0) > 0 ? 'In the drawer.' : `About ${money(part.price, CURRENCY)}.`}
-      <Outcome rig={rig} option={outcomes.get(part.id)} />
-    </>
-  );
+  const placeOf = (part: Part) => fitting.findIndex((one) => one.part === part);
   return (
     <PartSearch
       label={`Parts that fit the ${port.name}`}
-      parts={fitting.map((f) => f.part)}
+      parts={fitting.map((one) => one.part)}
       choose={(part) => {
-        const chosen = fitting.find((f) => f.part === part);
+        const chosen = fitting[placeOf(part)];
         if (chosen) apply(chosen.edit);
       }}
-      about={about}
+      about={(part) => (
+        <>
+          {part.summary}.{' '}
+          {(drawer[part.id] ?? 0) > 0 ? 'In the drawer.' : `About ${money(part.price, CURRENCY)}.`}
+          <Outcome rig={rig} option={outcomes[loose.length + placeOf(part)]} />
+        </>
+      )}
     >
-      {looseEnds(rig, placed, port).map((end) => (
+      {loose.map((end, index) => (
         <Command.Item
           key={`${end.ref.part} ${end.ref.port}`}
           value={`${end.ref.part} ${end.ref.port}`}
           className="option"
-          onSelect={() => apply({ kind: 'join', a: at, b: end.ref })}
+          onSelect={() => apply(end.edit)}
         >
           <span className="block font-semibold">
             {nameOf(rig, end.ref.part)}: {end.port.name}
           </span>
           <span className="text-soft block">is in this rig already, and free</span>
+          <Outcome rig={rig} option={outcomes[index]} />
         </Command.Item>
       ))}
     </PartSearch>
@@ -118,13 +160,13 @@ function PortChoices({ rig, placed, port, drawer, edit, close }: AddDialogProps 
 
 /** Plugs something into a free port of a part. */
 export function AddDialog(props: AddDialogProps) {
-  const { rig, placed, close } = props;
+  const { rig, placed, goOn } = props;
   const free = freePorts(rig, placed);
   const [chosen, setChosen] = useState(free[0]?.id);
   const port = free.find((p) => p.id === chosen) ?? free[0];
   return (
-    <Sheet title={`Plug into ${nameOf(rig, placed)}`} open onOpenChange={(open) => !open && close()}>
-      {!port && <p>Every port of it is in use.</p>}
+    <Sheet title={`Plug into ${nameOf(rig, placed)}`} open onOpenChange={(open) => !open && goOn(undefined)}>
+      {!port && partOf(rig, placed) && <p>Every port of it is in use.</p>}
       {free.length > 1 && port && (
         <label className="mb-2 flex flex-wrap items-center gap-2">
           At

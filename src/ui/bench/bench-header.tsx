@@ -44,7 +44,12 @@ function RigMenu({ rig, rename, write }: { rig: Rig; rename: () => void; write: 
           </DropdownMenu.Item>
           <DropdownMenu.Item
             className={MENU_ITEM}
-            onSelect={() => void keeping(duplicateRig(rig).then(showRig), rig)}
+            onSelect={() =>
+              void keeping(
+                duplicateRig(rig).then((id) => showRig(id)),
+                rig,
+              )
+            }
           >
             Duplicate
           </DropdownMenu.Item>

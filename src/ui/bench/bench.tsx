@@ -1,4 +1,6 @@
 'use client';
+import dynamic from 'next/dynamic';
+import { useSearchParams } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
 import { applyEdit, type Rig, type RigEdit } from '../../core/rig';
 import type { RigRecord } from '../../store/database';
@@ -12,13 +14,17 @@ import { BenchHeader } from './bench-header';
 import { Ladder } from './ladder';
 import { useAnalysis, useFixes } from './use-analysis';
 
+const AddDialog = dynamic(() => import('./add-dialog').then((m) => m.AddDialog));
+
 /** A change of a rig, and the same while a knob is still being turned: nothing is stored until it is let go. */
 export interface Editing {
   readonly edit: (change: RigEdit) => void;
   readonly preview: (change: RigEdit) => void;
+  /** Opens the list of what can be plugged into a part. */
+  readonly add: (placed: string) => void;
 }
 
-function useEditing(rig: Rig): Editing & { readonly shown: Rig } {
+function useEditing(rig: Rig): Omit<Editing, 'add'> & { readonly shown: Rig } {
   const [turned, setTurned] = useState<{ of: Rig; rig: Rig }>();
   const edit = useCallback((change: RigEdit) => void keeping(editRig(rig.id, change), rig), [rig]);
   const preview = useCallback(
@@ -28,19 +34,38 @@ function useEditing(rig: Rig): Editing & { readonly shown: Rig } {
   return { edit, preview, shown: turned?.of === rig ? turned.rig : rig };
 }
 
+/** The part into which something is being plugged; the address names it where a page opens on that. */
+function useAdding() {
+  const asked = useSearchParams().get('add') ?? undefined;
+  const [chosen, setChosen] = useState<string | null>();
+  const setAdding = useCallback((placed: string | undefined) => {
+    setChosen(placed ?? null);
+    const url = new URL(window.location.href);
+    if (!url.searchParams.has('add')) return;
+    url.searchParams.delete('add');
+    window.history.replaceState(null, '', url);
+  }, []);
+  const adding = chosen === undefined ? asked : (chosen ?? undefined);
+  return [adding, setAdding] as const;
+}
+
 /** Ladder and verdict of one rig. */
 export function Bench({ record }: { record: RigRecord }) {
   const drawer = useDrawer();
   const known = usePolicies();
   const { edit, preview, shown } = useEditing(record.doc);
   const rig = useMemo(() => withPolicies(shown, known), [shown, known]);
+  const [adding, setAdding] = useAdding();
   const analysed = useAnalysis(rig);
   const fixes = useFixes(analysed, drawer);
   return (
     <div className="lg:grid lg:h-dvh lg:grid-cols-[minmax(0,1fr)_minmax(320px,24rem)]">
       <div className="px-3 pt-3 pb-6 lg:overflow-y-auto lg:px-6">
         <BenchHeader record={record} edit={edit} />
-        {analysed && <Ladder {...analysed} edit={edit} preview={preview} drawer={drawer} />}
+        {analysed && <Ladder {...analysed} edit={edit} preview={preview} add={setAdding} drawer={drawer} />}
+        {adding !== undefined && (
+          <AddDialog key={adding} rig={rig} placed={adding} drawer={drawer} edit={edit} goOn={setAdding} />
+        )}
       </div>
       {analysed && <ArrivesPanel {...analysed} fixes={fixes} edit={edit} />}
     </div>

@@ -19,7 +19,11 @@ export function EmptyBench() {
         <button type="button" className="button button-main" onClick={() => openDialog('start')}>
           What do you have? What is it going into?
         </button>
-        <button type="button" className="button" onClick={() => void keeping(addRig(STARTER).then(showRig))}>
+        <button
+          type="button"
+          className="button"
+          onClick={() => void keeping(addRig(STARTER).then((id) => showRig(id)))}
+        >
           Start with a pack, a lead and a phone
         </button>
         <button

@@ -80,7 +80,7 @@ function Joints({ rung, rig, analysis }: RungProps) {
 
 /** The rig as the lead is followed by hand: the source at the top, the recorder at the foot. */
 export function Ladder(props: LadderProps) {
-  const { rig, analysis, drawer, edit, preview } = props;
+  const { rig, analysis, drawer, edit, preview, add } = props;
   const alive = aliveRungs(analysis);
   const { rungs } = analysis;
   const spine = rungs.filter((rung) => rung.depth === 0);
@@ -129,6 +129,7 @@ export function Ladder(props: LadderProps) {
                   drawer={drawer}
                   edit={edit}
                   preview={preview}
+                  add={add}
                 />
               </div>
             </div>

@@ -16,7 +16,6 @@ import { Settings } from './settings';
 import { SwapDialog } from './swap-dialog';
 import { VoiceField } from './voice-field';
 
-const AddDialog = dynamic(() => import('./add-dialog').then((m) => m.AddDialog));
 const NoteDialog = dynamic(() => import('./note-dialog').then((m) => m.NoteDialog));
 
 interface RungCardProps extends Editing {
@@ -34,9 +33,9 @@ function describe({ placed, part }: LaidPart): string {
 }
 
 /** One part of the ladder: what it is, its knobs, what is measured on it, and the way to another part. */
-export function RungCard({ rig, placed, analysis, drawer, edit, preview }: RungCardProps) {
+export function RungCard({ rig, placed, analysis, drawer, edit, preview, add }: RungCardProps) {
   const part = partOf(rig, placed);
-  const [open, setOpen] = useState<'add' | 'note'>();
+  const [open, setOpen] = useState<'note'>();
   const placedPart = rig.parts.find((p) => p.id === placed);
   if (!part || !placedPart) return null;
   const laid = { placed: placedPart, part };
@@ -71,15 +70,12 @@ export function RungCard({ rig, placed, analysis, drawer, edit, preview }: RungC
         )}
         <SwapDialog rig={rig} placed={placed} drawer={drawer} edit={edit} />
         {part.ports.some((port) => !jointAt(rig, { part: placed, port: port.id })) && (
-          <button type="button" className="button" onClick={() => setOpen('add')}>
+          <button type="button" className="button" onClick={() => add(placed)}>
             <Plus size={16} aria-hidden /> Add
             <span className="sr-only"> at {nameOf(rig, placed)}</span>
           </button>
         )}
         <PartMenu rig={rig} placed={placed} edit={edit} write={() => setOpen('note')} />
-        {open === 'add' && (
-          <AddDialog rig={rig} placed={placed} drawer={drawer} edit={edit} close={() => setOpen(undefined)} />
-        )}
         {open === 'note' && (
           <NoteDialog rig={rig} placed={placed} edit={edit} close={() => setOpen(undefined)} />
         )}

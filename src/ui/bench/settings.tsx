@@ -77,7 +77,7 @@ function KnobField({
   );
 }
 
-interface SettingsProps extends Editing {
+interface SettingsProps extends Pick<Editing, 'edit' | 'preview'> {
   readonly laid: LaidPart;
 }
 

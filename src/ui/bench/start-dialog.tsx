@@ -29,7 +29,7 @@ export function StartDialog({ close }: { close: () => void }) {
     const rig = [source, recorder].reduce((r, part) => applyEdit(r, { kind: 'place', part: part.id }), EMPTY);
     const name = `${source.name} to ${recorder.name.charAt(0).toLowerCase()}${recorder.name.slice(1)}`;
     close();
-    void keeping(addRig({ ...rig, name: name.slice(0, 120) }).then(showRig));
+    void keeping(addRig({ ...rig, name: name.slice(0, 120) }).then((id) => showRig(id, rig.parts[0]?.id)));
   };
   return (
     <Sheet

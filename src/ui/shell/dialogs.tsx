@@ -25,7 +25,9 @@ export function Dialogs({ rigs, current }: { rigs: readonly RigRecord[]; current
       if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
         event.preventDefault();
         setOpen('palette');
-      } else if (event.key === '?' && !isTyping(event.target)) setOpen('shortcuts');
+      } else if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
+      else if (event.key === '?') setOpen('shortcuts');
+      else if (event.key === 'n') setOpen('start');
     };
     const asked = (event: Event) => setOpen((event as CustomEvent<DialogName>).detail);
     window.addEventListener('keydown', press);

@@ -2,8 +2,9 @@
 import { Command } from 'cmdk';
 import { useRouter } from 'next/navigation';
 import { nameOf } from '../../core/report';
+import { laidParts, settingOf, type Rig } from '../../core/rig';
 import type { RigRecord } from '../../store/database';
-import { duplicateRig, redoRig, undoRig } from '../../store/rigs';
+import { duplicateRig, editRig, redoRig, undoRig } from '../../store/rigs';
 import { removeWithUndo } from '../bench/remove-rig';
 import { exportRig, keeping } from '../shared/report-trouble';
 import { Sheet } from '../shared/sheet';
@@ -25,6 +26,31 @@ interface Entry {
   readonly run: () => void;
 }
 
+/** Every place of every switch, but where it stands. */
+const switchEntries = (rig: Rig): Entry[] =>
+  laidParts(rig).flatMap((laid) =>
+    (laid.part.settings ?? []).flatMap((setting) =>
+      setting.kind === 'switch'
+        ? setting.options
+            .filter((option) => option.id !== settingOf(laid, setting.id))
+            .map((option) => ({
+              group: 'Switches',
+              says: `${nameOf(rig, laid.placed.id)}, ${setting.name}: ${option.name}`,
+              run: () =>
+                void keeping(
+                  editRig(rig.id, {
+                    kind: 'set',
+                    part: laid.placed.id,
+                    setting: setting.id,
+                    option: option.id,
+                  }),
+                  rig,
+                ),
+            }))
+        : [],
+    ),
+  );
+
 function entriesOf(props: PaletteProps, go: (path: string) => void): Entry[] {
   const { rigs, current, start, help } = props;
   const rig = current?.doc;
@@ -45,11 +71,16 @@ function entriesOf(props: PaletteProps, go: (path: string) => void): Entry[] {
         {
           group: 'This rig',
           says: 'Duplicate',
-          run: () => void keeping(duplicateRig(rig).then(showRig), rig),
+          run: () =>
+            void keeping(
+              duplicateRig(rig).then((id) => showRig(id)),
+              rig,
+            ),
         },
         { group: 'This rig', says: 'Export as a file', run: () => exportRig(rig) },
         { group: 'This rig', says: 'Compare with another', run: () => go(`/compare?one=${rig.id}`) },
         { group: 'This rig', says: 'Delete', run: () => void keeping(removeWithUndo(rig), rig) },
+        ...switchEntries(rig),
         ...rig.parts.map((placed) => ({
           group: 'Parts',
           says: `Plug something into ${nameOf(rig, placed.id)}`,

@@ -5,6 +5,7 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
   ['Ctrl K', 'everything that can be done here, by name'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z, Ctrl Y', 'redo'],
+  ['N', 'a new rig'],
   ['?', 'this sheet'],
   ['Tab, Shift Tab', 'from one control to the next'],
   ['Enter, Space', 'press, open, choose'],
