@@ -1,3 +1,4 @@
+import { checkRig, sayProblem, type Rig } from '../core/rig';
 import drawer from '../../demo/drawer.json';
 import harbourCallIn from '../../demo/rigs/harbour-call-in.json';
 import launchDayStream from '../../demo/rigs/launch-day-stream.json';
@@ -17,3 +18,10 @@ export const DEMO_RIGS: readonly unknown[] = [
   quayToCamera,
 ];
 export const DEMO_DRAWER = drawer.items;
+
+/** A demo rig as the reader takes it. */
+export function sound(document: unknown): Rig {
+  const result = checkRig(document);
+  if (!result.ok) throw new Error(`demo rig: ${sayProblem(result.problem)}`);
+  return result.rig;
+}

@@ -1,18 +1,11 @@
-import { checkRig, sayProblem, type Rig } from '../core/rig';
 import { database, type DrawerItem } from './database';
 import { addRig } from './rigs';
 
 const SEEDED = 'demo-opened';
 
-function sound(document: unknown): Rig {
-  const result = checkRig(document);
-  if (!result.ok) throw new Error(`demo rig: ${sayProblem(result.problem)}`);
-  return result.rig;
-}
-
 /** Brings in the rigs and the drawer of Ropewalk Yard; what is there already stays. Gives back the first rig's id. */
 export async function openDemo(): Promise<string | undefined> {
-  const { DEMO_RIGS, DEMO_DRAWER } = await import('./demo-data');
+  const { DEMO_RIGS, DEMO_DRAWER, sound } = await import('./demo-data');
   const have = new Set(await database.rigs.toCollection().primaryKeys());
   const rigs = DEMO_RIGS.map(sound);
   // The first is stored last: the Bench opens on what was changed last.

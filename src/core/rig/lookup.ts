@@ -8,12 +8,19 @@ export interface LaidPart {
 }
 
 /** Every placed part whose catalogue part is known; a rig that was read from outside has no others. */
-export function laidParts(rig: Rig): LaidPart[] {
-  return rig.parts.flatMap((placed) => {
+export function laidParts(rig: Rig): readonly LaidPart[] {
+  const known = laid.get(rig.parts);
+  if (known) return known;
+  const found = rig.parts.flatMap((placed) => {
     const part = findPart(placed.part);
     return part ? [{ placed, part }] : [];
   });
+  laid.set(rig.parts, found);
+  return found;
 }
+
+/** By the rig's list of parts, which is never changed in place. */
+const laid = new WeakMap<Rig['parts'], readonly LaidPart[]>();
 
 export function partOf(rig: Rig, placedId: string): Part | undefined {
   const placed = rig.parts.find((p) => p.id === placedId);

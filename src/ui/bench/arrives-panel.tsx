@@ -1,5 +1,6 @@
 'use client';
-import { useState } from 'react';
+import dynamic from 'next/dynamic';
+import { memo, useState } from 'react';
 import type { Fix } from '../../core/fixes';
 import type { Analysis } from '../../core/pipeline';
 import { selectInput, wayOf, type Arrival, type Listener } from '../../core/flow';
@@ -9,8 +10,6 @@ import { laidParts, type Rig, type RigEdit } from '../../core/rig';
 import { SentenceView } from '../shared/sentence-view';
 import { VERDICT_SIGN } from '../shared/verdict-sign';
 import { FindingCard } from './finding-card';
-import { LevelChain } from './level-chain';
-import { PolicyForm } from './policy-form';
 import type { Analysed } from './use-analysis';
 
 function badge(analysis: Analysis): string {
@@ -19,6 +18,9 @@ function badge(analysis: Analysis): string {
   if (worst.state !== 'recorded') return STATE_BADGE[worst.state];
   return analysis.verdict === 'clean' ? 'Clean' : 'Recorded, with faults';
 }
+
+const LevelChain = dynamic(() => import('./level-chain').then((m) => m.LevelChain));
+const PolicyForm = dynamic(() => import('./policy-form').then((m) => m.PolicyForm));
 
 /** "Loft tablet, both sides; the microphone, directly". */
 function sayHears(rig: Rig, { hears, sources }: Listener): string {
@@ -77,7 +79,7 @@ interface ArrivesPanelProps extends Analysed {
 }
 
 /** What arrives: the verdict in one sentence, why, and what to change. At the foot of a phone it sticks. */
-export function ArrivesPanel({ rig, analysis, fixes, edit }: ArrivesPanelProps) {
+export const ArrivesPanel = memo(function ArrivesPanel({ rig, analysis, fixes, edit }: ArrivesPanelProps) {
   const [open, setOpen] = useState(false);
   const { Icon, badge: style } = VERDICT_SIGN[analysis.verdict];
   return (
@@ -155,4 +157,4 @@ export function ArrivesPanel({ rig, analysis, fixes, edit }: ArrivesPanelProps) 
       </div>
     </aside>
   );
-}
+});

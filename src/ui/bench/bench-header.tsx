@@ -1,72 +1,15 @@
 'use client';
 import dynamic from 'next/dynamic';
-import { useRouter } from 'next/navigation';
-import { DropdownMenu } from 'radix-ui';
 import { Ellipsis, Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import type { Rig, RigEdit } from '../../core/rig';
 import type { RigRecord } from '../../store/database';
-import { withPolicies } from '../../store/policies';
-import { duplicateRig, redoRig, undoRig } from '../../store/rigs';
-import { exportRig, keeping } from '../shared/report-trouble';
-import { MENU_ITEM } from '../shared/menu-item';
-import { usePolicies } from '../shared/use-policies';
-import { showRig } from '../shared/use-rigs';
-import { removeWithUndo } from './remove-rig';
+import { redoRig, undoRig } from '../../store/rigs';
+import { LazyMenu } from '../shared/lazy-menu';
+import { keeping } from '../shared/report-trouble';
 
+const RigMenu = dynamic(() => import('./rig-menu').then((m) => m.RigMenu));
 const NoteDialog = dynamic(() => import('./note-dialog').then((m) => m.NoteDialog));
-
-function RigMenu({ rig, rename, write }: { rig: Rig; rename: () => void; write: () => void }) {
-  const known = usePolicies();
-  const router = useRouter();
-  return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger className="button" aria-label="More for this rig">
-        <Ellipsis size={18} aria-hidden /> More
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          align="end"
-          sideOffset={6}
-          className="border-line bg-card text-ink z-20 min-w-44 rounded-xl border p-1 shadow-lg"
-        >
-          <DropdownMenu.Item className={MENU_ITEM} onSelect={rename}>
-            Rename
-          </DropdownMenu.Item>
-          <DropdownMenu.Item className={MENU_ITEM} onSelect={write}>
-            Note
-          </DropdownMenu.Item>
-          <DropdownMenu.Item
-            className={MENU_ITEM}
-            onSelect={() => router.push(`/compare?one=${encodeURIComponent(rig.id)}`)}
-          >
-            Compare with another
-          </DropdownMenu.Item>
-          <DropdownMenu.Item
-            className={MENU_ITEM}
-            onSelect={() =>
-              void keeping(
-                duplicateRig(rig).then((id) => showRig(id)),
-                rig,
-              )
-            }
-          >
-            Duplicate
-          </DropdownMenu.Item>
-          <DropdownMenu.Item className={MENU_ITEM} onSelect={() => exportRig(withPolicies(rig, known))}>
-            Export as a file
-          </DropdownMenu.Item>
-          <DropdownMenu.Item
-            className={`${MENU_ITEM} text-vermilion`}
-            onSelect={() => void keeping(removeWithUndo(rig), rig)}
-          >
-            Delete
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
-  );
-}
 
 function NameField({ rig, done, edit }: { rig: Rig; done: () => void; edit: (change: RigEdit) => void }) {
   const [name, setName] = useState(rig.name);
@@ -139,7 +82,16 @@ export function BenchHeader({ record, edit }: { record: RigRecord; edit: (change
         >
           <Redo2 size={18} aria-hidden /> Redo
         </button>
-        <RigMenu rig={rig} rename={() => setNaming(true)} write={() => setWriting(true)} />
+        <LazyMenu
+          label="More for this rig"
+          content={
+            <>
+              <Ellipsis size={18} aria-hidden /> More
+            </>
+          }
+        >
+          <RigMenu rig={rig} rename={() => setNaming(true)} write={() => setWriting(true)} />
+        </LazyMenu>
         {writing && <NoteDialog rig={rig} edit={edit} close={() => setWriting(false)} />}
       </div>
       {rig.note && <p className="text-soft mt-1">{rig.note}</p>}

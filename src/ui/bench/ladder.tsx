@@ -1,4 +1,5 @@
 'use client';
+import { memo } from 'react';
 import type { Drawer } from '../../core/fixes';
 import type { Lane, Rung } from '../../core/pipeline';
 import { nameOf } from '../../core/report';
@@ -79,7 +80,7 @@ function Joints({ rung, rig, analysis }: RungProps) {
 }
 
 /** The rig as the lead is followed by hand: the source at the top, the recorder at the foot. */
-export function Ladder(props: LadderProps) {
+export const Ladder = memo(function Ladder(props: LadderProps) {
   const { rig, analysis, drawer, edit, preview, add } = props;
   const alive = aliveRungs(analysis);
   const { rungs } = analysis;
@@ -138,4 +139,4 @@ export function Ladder(props: LadderProps) {
       })}
     </ol>
   );
-}
+});

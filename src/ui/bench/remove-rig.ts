@@ -1,7 +1,7 @@
-import { toast } from 'sonner';
 import type { Rig } from '../../core/rig';
 import { deleteRig, restoreRig } from '../../store/rigs';
 import { keeping } from '../shared/report-trouble';
+import { toast } from '../shared/toast';
 import { showRig } from '../shared/use-rigs';
 
 /** Deletes a rig, and offers it back for a while. */
@@ -9,7 +9,7 @@ export async function removeWithUndo(rig: Rig): Promise<void> {
   const gone = await deleteRig(rig.id);
   if (!gone) return;
   window.history.replaceState(null, '', '/');
-  toast(`${rig.name} is deleted.`, {
+  toast.say(`${rig.name} is deleted.`, {
     duration: 20_000,
     action: {
       label: 'Undo',

@@ -1,5 +1,5 @@
 'use client';
-import { Plus, RefreshCw } from 'lucide-react';
+import { ArrowLeftRight, Ellipsis, Plus, RefreshCw } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { Drawer } from '../../core/fixes';
@@ -7,15 +7,16 @@ import { isTurnable } from '../../core/parts';
 import type { Analysis } from '../../core/pipeline';
 import { nameOf, rungReading } from '../../core/report';
 import { jointAt, partOf, type LaidPart, type Rig } from '../../core/rig';
+import { LazyMenu } from '../shared/lazy-menu';
 import { AppField } from './app-field';
 import type { Editing } from './bench';
 import { DistanceField } from './distance-field';
 import { PartIcon } from './part-icon';
-import { PartMenu } from './part-menu';
 import { Settings } from './settings';
-import { SwapDialog } from './swap-dialog';
 import { VoiceField } from './voice-field';
 
+const PartMenu = dynamic(() => import('./part-menu').then((m) => m.PartMenu));
+const SwapDialog = dynamic(() => import('./swap-dialog').then((m) => m.SwapDialog));
 const NoteDialog = dynamic(() => import('./note-dialog').then((m) => m.NoteDialog));
 
 interface RungCardProps extends Editing {
@@ -68,14 +69,25 @@ export function RungCard({ rig, placed, analysis, drawer, edit, preview, add }: 
             <RefreshCw size={16} aria-hidden /> Turn round
           </button>
         )}
-        <SwapDialog rig={rig} placed={placed} drawer={drawer} edit={edit} />
+        <LazyMenu
+          content={
+            <>
+              <ArrowLeftRight size={16} aria-hidden /> Swap
+              <span className="sr-only"> {nameOf(rig, placed)}</span>
+            </>
+          }
+        >
+          <SwapDialog rig={rig} placed={placed} drawer={drawer} edit={edit} />
+        </LazyMenu>
         {part.ports.some((port) => !jointAt(rig, { part: placed, port: port.id })) && (
           <button type="button" className="button" onClick={() => add(placed)}>
             <Plus size={16} aria-hidden /> Add
             <span className="sr-only"> at {nameOf(rig, placed)}</span>
           </button>
         )}
-        <PartMenu rig={rig} placed={placed} edit={edit} write={() => setOpen('note')} />
+        <LazyMenu label={`More for ${nameOf(rig, placed)}`} content={<Ellipsis size={16} aria-hidden />}>
+          <PartMenu rig={rig} placed={placed} edit={edit} write={() => setOpen('note')} />
+        </LazyMenu>
         {open === 'note' && (
           <NoteDialog rig={rig} placed={placed} edit={edit} close={() => setOpen(undefined)} />
         )}

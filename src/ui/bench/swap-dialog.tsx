@@ -57,7 +57,7 @@ function OptionRow(props: { rig: Rig; option: Option; drawer: Drawer; choose: ()
 /** What else fits in the place of a part, and where else its leads could go, each with what would come of it. */
 export function SwapDialog(props: { rig: Rig; placed: string; drawer: Drawer; edit: (c: RigEdit) => void }) {
   const { rig, placed, drawer, edit } = props;
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState(true);
   const options = useOptions(rig, placed, open);
   const choose = (option: Option) => {
     setOpen(false);

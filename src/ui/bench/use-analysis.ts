@@ -26,6 +26,8 @@ export function useAnalysis(rig: Rig): Analysed | undefined {
   return analysed?.rig.id === rig.id ? analysed : undefined;
 }
 
+const NONE: readonly Fix[][] = [];
+
 /** Fixes by finding, in the order of the analysis, as they are proved; shorter than the findings while that goes on. */
 export function useFixes(analysed: Analysed | undefined, drawer: Drawer): readonly Fix[][] {
   const [found, setFound] = useState<{ of: Analysed; fixes: Fix[][] }>();
@@ -45,5 +47,5 @@ export function useFixes(analysed: Analysed | undefined, drawer: Drawer): readon
       current = false;
     };
   }, [analysed, drawer]);
-  return found && found.of === analysed ? found.fixes : [];
+  return found && found.of === analysed ? found.fixes : NONE;
 }

@@ -1,10 +1,10 @@
 'use client';
-import { toast } from 'sonner';
 import { LARGEST_RIG_BYTES, sayProblem } from '../../core/rig';
 import { addRig } from '../../store/rigs';
 import { getEngine } from '../../workers/engine';
 import { keeping } from './report-trouble';
 import { showRig } from './use-rigs';
+import { toast } from './toast';
 
 /** Reads a chosen or dropped file as a rig; a bad one changes nothing and gets one message. */
 export async function importRigFile(file: File): Promise<void> {

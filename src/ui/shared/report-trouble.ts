@@ -1,8 +1,8 @@
 'use client';
-import { toast } from 'sonner';
 import { writeRig, type Rig } from '../../core/rig';
 import { sayStoreTrouble } from '../../store/trouble';
 import { saveFile } from './save-file';
+import { toast } from './toast';
 
 /** Hands a rig to the user as a file. */
 export const exportRig = (rig: Rig): void => saveFile(`${rig.id}.symplex-rig.json`, writeRig(rig));

@@ -1,10 +1,12 @@
 'use client';
+import dynamic from 'next/dynamic';
 import { Suspense, useEffect, type ReactNode } from 'react';
-import { Toaster } from 'sonner';
 import { openDemoOnce } from '../../store/demo';
 import { keeping } from '../shared/report-trouble';
 import { DropZone } from './drop-zone';
 import { Navigation } from './navigation';
+
+const Toaster = dynamic(() => import('sonner').then((m) => m.Toaster), { ssr: false });
 
 /** The frame of every view: navigation, place to drop files, messages. */
 export function Shell({ opensDemo, children }: { opensDemo: boolean; children: ReactNode }) {

@@ -1,0 +1,60 @@
+import { readFileSync } from 'node:fs';
+import { gzipSync } from 'node:zlib';
+import { expect, inject, it } from 'vitest';
+import { openBrowser } from './browser';
+import { Page } from './page';
+
+/** Compressed script that the Bench's page names; polyfills that only browsers of another day take are not counted. */
+async function firstLoad(address: string): Promise<number> {
+  const page = await (await fetch(address)).text();
+  const tags = page.match(/<script[^>]*src="\/_next\/[^"]+\.js[^"]*"[^>]*>/g) ?? [];
+  const taken = tags.filter((tag) => !/nomodule/i.test(tag));
+  const paths = new Set(taken.flatMap((tag) => /src="\/_next\/([^"?]+)/.exec(tag)?.[1] ?? []));
+  return [...paths].reduce(
+    (sum, path) => sum + gzipSync(readFileSync(`.next/${path}`), { level: 9 }).length,
+    0,
+  );
+}
+
+it('the first load of the Bench stays under 250 kB of compressed script', async () => {
+  const bytes = await firstLoad(inject('address'));
+  console.log(`first load of the Bench: ${(bytes / 1000).toFixed(1)} kB of compressed script`);
+  expect(bytes).toBeGreaterThan(50_000);
+  expect(bytes).toBeLessThan(250_000);
+});
+
+it('a knob of the largest rig, turned from end to end, moves the verdict; long tasks of the page are reported', async () => {
+  const browser = await openBrowser('desk');
+  try {
+    const page = new Page(browser);
+    await browser.driver.get(`${inject('address')}?rig=harbour-call-in`);
+    await page.verdict('faulty', 'recorded');
+    await page.click('//article[starts-with(@aria-label, "Mixer")]//summary');
+    const knob = '//*[@role="slider" and @aria-label="Line pair 1: Monitor send"]';
+    await page.find(knob);
+    await browser.driver.executeScript(`window.long = [];
+      new PerformanceObserver((list) => window.long.push(...list.getEntries().map((e) => e.duration)))
+        .observe({ type: 'longtask' });`);
+    const slider = await page.find(knob);
+    await browser.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', slider);
+    const box = await slider.getRect();
+    const actions = browser.driver.actions({ async: true }).move({ origin: slider }).press();
+    for (let step = 1; step <= 20; step += 1) {
+      void actions.move({
+        x: Math.round(box.x + box.width / 2 - step * 6),
+        y: Math.round(box.y + box.height / 2),
+        duration: 30,
+      });
+    }
+    await actions.release().perform();
+    await page.verdict('clean', 'recorded');
+    const long = await browser.driver.executeScript<number[]>('return window.long');
+    const longest = Math.max(0, ...long);
+    console.log(
+      `dragging a knob: ${long.length} tasks above 50 ms on the main thread, the longest ${longest.toFixed(0)} ms`,
+    );
+    expect(Array.isArray(long)).toBe(true);
+  } finally {
+    await browser.driver.quit();
+  }
+});

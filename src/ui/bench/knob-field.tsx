@@ -1,0 +1,49 @@
+'use client';
+import { Slider } from 'radix-ui';
+import { useState } from 'react';
+import type { KnobSetting } from '../../core/parts';
+import { formatDb } from '../../core/units';
+import type { FieldProps } from './settings';
+
+/** While it is dragged the verdict follows; the rig keeps where it is let go. */
+export function KnobField({
+  setting,
+  name,
+  value,
+  change,
+  turn,
+}: FieldProps<KnobSetting> & { turn: (value: number) => void }) {
+  const stands = typeof value === 'number' ? value : setting.initial;
+  const [dragged, setDragged] = useState<number>();
+  const shown = dragged ?? stands;
+  return (
+    <div className="flex min-h-11 items-center gap-2 lg:min-h-8">
+      <span aria-hidden>{name}</span>
+      <Slider.Root
+        className="relative flex h-8 w-32 touch-none items-center"
+        min={setting.from}
+        max={setting.to}
+        step={setting.step}
+        value={[shown]}
+        onValueChange={([next]) => {
+          setDragged(next);
+          if (next !== undefined) turn(next);
+        }}
+        onValueCommit={([next]) => {
+          setDragged(undefined);
+          if (next !== undefined) change(next);
+        }}
+      >
+        <Slider.Track className="bg-line h-1.5 w-full rounded-full">
+          <Slider.Range className="bg-sea absolute h-1.5 rounded-full" />
+        </Slider.Track>
+        <Slider.Thumb
+          aria-label={setting.name}
+          aria-valuetext={formatDb(shown)}
+          className="border-sea bg-card block size-6 rounded-full border-[3px]"
+        />
+      </Slider.Root>
+      <span className="w-20 font-mono text-xs">{formatDb(shown)}</span>
+    </div>
+  );
+}
