@@ -8,7 +8,7 @@ const { driver } = await openBrowser(size as Size, scheme === 'dark');
 try {
   await driver.get(url);
   await driver.wait(until.elementLocated(By.css('[data-verdict], [data-ready], h1')), 20_000);
-  await driver.sleep(1200);
+  await driver.sleep(3500);
   for (const click of clicks) {
     const target = driver.findElement(By.xpath(click));
     await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', target);

@@ -51,15 +51,18 @@ function roleBehind(facts: Facts, joint: string, node: NodeKey): ContactRole | n
   const own = roleAt(facts, node);
   if (own) return own;
   const seen = new Set([node]);
+  let found: ContactRole | undefined;
   for (const at of seen) {
     for (const step of facts.wires.get(at) ?? []) {
       if (step.joint === joint || step.ohms > CONDUCTOR_OHMS || seen.has(step.to)) continue;
       const role = roleAt(facts, step.to);
-      if (role) return role;
-      seen.add(step.to);
+      // A sleeve that lies on two springs of a jack bears what the ground there says.
+      if (role === 'ground') return role;
+      found ??= role;
+      if (!role) seen.add(step.to);
     }
   }
-  return null;
+  return found ?? null;
 }
 
 function groundNode(facts: Facts, { joint, jackPort, plugPort }: JointMating): NodeKey | undefined {
@@ -77,7 +80,7 @@ function levelBetween(facts: Facts, plus: NodeKey, minus: NodeKey): { level: DbV
   const [p, m] = [facts.nets.of(plus), facts.nets.of(minus)];
   let best: { level: DbV; gain: number } | null = null;
   for (const voice of facts.voices) {
-    if (!facts.rig.purpose.sources.includes(voice.placed)) continue;
+    if (!facts.rig.purpose.sources.includes(voice.placed) || voice.level === -Infinity) continue;
     const gain = facts.alternating.gain(voice.id, p, m);
     if (!gain || magnitude(gain) < 1e-9) continue;
     const level = dbV(voice.level + gainToDb(magnitude(gain)));

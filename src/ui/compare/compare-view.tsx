@@ -74,8 +74,8 @@ function Differences({ one, other }: { one: RigRecord; other: RigRecord }) {
           </tr>
         </thead>
         <tbody>
-          {found.map((difference) => (
-            <tr key={difference.what} className="border-line border-t align-top">
+          {found.map((difference, index) => (
+            <tr key={index} className="border-line border-t align-top">
               <td className="py-1.5 pr-3">{difference.what}</td>
               <td className="py-1.5 pr-3">{difference.one ?? '–'}</td>
               <td className="py-1.5">{difference.other ?? '–'}</td>

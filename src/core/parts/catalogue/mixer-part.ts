@@ -62,7 +62,7 @@ interface Channel {
 
 const strip = (id: string, name: string, plan: MixerPlan): PartSetting[] => [
   knob(`fader-${id}`, `${name}: fader`, -60, 10, 0),
-  onOff(`on-${id}`, `${name}: on`, 'on'),
+  onOff(`on-${id}`, `${name}: channel`, 'on'),
   ...plan.sends.map((send) => knob(`${send.id}-${id}`, `${name}: ${send.name}`, -60, 10, -60)),
 ];
 
