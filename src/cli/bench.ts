@@ -3,7 +3,8 @@ import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { fixesFor } from '../core/fixes';
 import { analyse } from '../core/pipeline';
-import { checkRig, type Rig } from '../core/rig';
+import { forgetFactors } from '../core/circuit';
+import { applyEdit, checkRig, laidParts, type Rig } from '../core/rig';
 
 const RUNS = 100;
 const WARM_UP = 20;
@@ -74,17 +75,49 @@ function demoRigs(folder: string): Rig[] {
   });
 }
 
+/** Turns the knobs of a rig in turn to other places, and analyses the rig anew. */
+function knobTurned(rig: Rig): () => void {
+  const knobs = laidParts(rig).flatMap(({ placed, part }) =>
+    (part.settings ?? []).flatMap((s) => (s.kind === 'knob' ? [{ part: placed.id, setting: s }] : [])),
+  );
+  let turns = 0;
+  return () => {
+    turns += 1;
+    const knob = knobs[turns % knobs.length];
+    if (!knob) return;
+    const { from, to, id } = knob.setting;
+    const option = from + ((turns * 0.37 * (to - from)) % (to - from));
+    analyse(applyEdit(rig, { kind: 'set', part: knob.part, setting: id, option }));
+  };
+}
+
 function rows(folder: string): Row[] {
   const analyses = [
     ...demoRigs(folder).map((rig) => [`analysis, ${rig.name}`, rig] as const),
     ...[1, 2, 4, 8].map((n) => [`analysis, ${n} × microphone, mixer, phone, camera`, grown(n)] as const),
   ].map(([what, rig]): Row => ({ what, parts: rig.parts.length, ...time(() => analyse(rig), RUNS) }));
+  const largest = demoRigs(folder).reduce((a, b) => (b.parts.length > a.parts.length ? b : a));
+  const edits: Row[] = [
+    {
+      what: `a knob turned, then all again, ${largest.name}`,
+      parts: largest.parts.length,
+      ...time(knobTurned(largest), RUNS),
+    },
+    {
+      what: `first analysis, nothing kept from before, ${largest.name}`,
+      parts: largest.parts.length,
+      ...time(() => {
+        forgetFactors();
+        analyse(largest);
+      }, 20),
+    },
+  ];
   const fixes = demoRigs(folder).flatMap((rig): Row[] => {
     const [finding] = analyse(rig).findings;
     const what = `fixes of the first finding, ${rig.name}`;
     return finding ? [{ what, parts: rig.parts.length, ...time(() => fixesFor(rig, finding, {}), 20) }] : [];
   });
-  return [...analyses, ...fixes];
+  return [...edits, ...analyses, ...fixes];
 }
 
 /** The benchmarks' table, in Markdown, with the machine that ran them. */

@@ -101,7 +101,7 @@ function across(stages: Stages, exciter: string, from: number, to: number): Phas
 
 /** More passes than this and the stages feed back on themselves: a loop, of which the rest is left out. */
 export const MOST_STAGES = 24;
-const SETTLED = 1e-12;
+const SETTLED = 1e-9;
 
 /** The voltage of every exciter when `source` gives one volt: itself, and every drive that paths bring it to. */
 function excitation(stages: Stages, source: string): Map<string, Phasor> {

@@ -29,8 +29,8 @@ export const FOUR_K_T = 4 * BOLTZMANN * NOISE_TEMPERATURE;
 const WIDTHS = THIRD_OCTAVES.map((band) => band.width);
 const BANDWIDTH = HIGHEST - LOWEST;
 
-/** A voltage that counts less than this at the output, −100 dB, brings no noise that could be told from none. */
-const NEGLIGIBLE = 1e-5;
+/** A voltage that counts less than this at the output, −80 dB, brings no noise that could be told from none. */
+const NEGLIGIBLE = 1e-4;
 
 type SenseBranch = Extract<Branch, { kind: 'sense' }>;
 
@@ -144,24 +144,40 @@ function unitAnswer(laid: Plan, block: Block, excitation: Excitation, omega: num
   return { block, response, density: densityOf(block, response.net, response.row), drives };
 }
 
-/** Unit answers between two nets at one frequency; what a block without coils and capacitors answered once holds for all. */
+/** A block that lies between two nets, with its answers by frequency; one for all where nothing in it is reactive. */
+interface PortBlock {
+  readonly block: Block;
+  readonly excitation: Excitation;
+  readonly reactive: boolean;
+  readonly answers: UnitAnswer[];
+}
+
+/** Unit answers between two nets at one frequency, each computed when first asked for. */
 function answering(laid: Plan) {
-  const injected = new Map<string, Map<Block, Excitation>>();
-  const known = new Map<Block, Map<string, UnitAnswer | undefined>>();
-  return (from: number, to: number, index: number): UnitAnswer[] => {
-    const port = `${from},${to}`;
-    const excitations = injected.get(port) ?? injections(laid, from, to);
-    injected.set(port, excitations);
-    return [...excitations].flatMap(([block, excitation]) => {
-      const answers = known.get(block) ?? new Map<string, UnitAnswer | undefined>();
-      known.set(block, answers);
-      const key = isReactive(block) ? `${port},${index}` : port;
-      if (!answers.has(key)) {
-        const omega = 2 * Math.PI * (THIRD_OCTAVES[index]?.centre ?? 0);
-        answers.set(key, unitAnswer(laid, block, excitation, omega));
-      }
-      return answers.get(key) ?? [];
-    });
+  const ports = new Map<number, Map<number, PortBlock[]>>();
+  const blocksAt = (from: number, to: number): PortBlock[] => {
+    const row = ports.get(from) ?? new Map<number, PortBlock[]>();
+    ports.set(from, row);
+    const found =
+      row.get(to) ??
+      [...injections(laid, from, to)].map(([block, excitation]) => ({
+        block,
+        excitation,
+        reactive: isReactive(block),
+        answers: [],
+      }));
+    row.set(to, found);
+    return found;
+  };
+  return (from: number, to: number, index: number, use: (answer: UnitAnswer) => void): void => {
+    for (const { block, excitation, reactive, answers } of blocksAt(from, to)) {
+      const slot = reactive ? index : 0;
+      const omega = 2 * Math.PI * (THIRD_OCTAVES[index]?.centre ?? 0);
+      const answer = answers[slot] ?? unitAnswer(laid, block, excitation, omega);
+      if (!answer) continue;
+      answers[slot] = answer;
+      use(answer);
+    }
   };
 }
 
@@ -172,7 +188,7 @@ function answering(laid: Plan) {
  */
 function adjoint(
   laid: Plan,
-  answers: (from: number, to: number) => readonly UnitAnswer[],
+  answers: (from: number, to: number, use: (answer: UnitAnswer) => void) => void,
   from: number,
   to: number,
 ): Adjoint {
@@ -182,15 +198,18 @@ function adjoint(
   for (let pass = 0; pass < MOST_STAGES && wave.length > 0; pass += 1) {
     const next = new Map<string, Phasor>();
     for (const { from: p, to: m, weight } of wave) {
-      for (const answer of answers(p, m)) {
-        found.set(answer.block, [...(found.get(answer.block) ?? []), { answer, weight }]);
+      answers(p, m, (answer) => {
+        const list = found.get(answer.block);
+        if (list) list.push({ answer, weight });
+        else found.set(answer.block, [{ answer, weight }]);
         for (const { row, paths } of answer.drives) {
           const brought = product(row, weight);
+          if (magnitude(brought) === 0) continue;
           for (const path of paths)
             if (path.gain !== 0)
               next.set(path.from, plus(next.get(path.from) ?? ZERO, times(brought, path.gain)));
         }
-      }
+      });
     }
     wave = [...next].flatMap(([id, weight]) => {
       const sense = laid.senses.get(id);
@@ -228,7 +247,7 @@ export function noiseSolver(nets: Nets, paths: readonly NetPath[], ports: readon
   return (from: number | undefined, to: number | undefined): DbV => {
     if (from === undefined || to === undefined) return dbV(-Infinity);
     const densityAt = (index: number): number => {
-      const found = adjoint(laid, (p, m) => answers(p, m, index), from, to);
+      const found = adjoint(laid, (p, m, use) => answers(p, m, index, use), from, to);
       const thermal = [...found.answers].reduce((s, [block, list]) => s + blockDensity(block, list), 0);
       return [...found.weights].reduce(
         (s, [id, weight]) => s + density(laid.senses.get(id)?.noise ?? -Infinity) * square(weight),
