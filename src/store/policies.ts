@@ -3,7 +3,8 @@ import { database } from './database';
 
 /** Keeps what the user found out about an app, for this and every other rig. */
 export async function keepPolicy(policy: PolicyNote): Promise<void> {
-  await database.policies.add(policy);
+  // The store writes its key into the object that it is given.
+  await database.policies.add({ ...policy });
 }
 
 /** What is known of apps, the oldest first. */
