@@ -180,7 +180,9 @@ export const jackInput = (port: string, id: string, kind?: string): CircuitEleme
     ohms: kind === undefined ? 10_000 : { setting: kind, values: { line: 10_000, instrument: 1e6 } },
     noise: -110,
   },
-  { kind: 'resistor', a: `${port}.R`, b: `${port}.S`, ohms: 100 },
+  // A balanced input: each leg to ground alike. A plug with one band grounds the ring itself.
+  { kind: 'resistor', a: `${port}.T`, b: `${port}.S`, ohms: 1e6 },
+  { kind: 'resistor', a: `${port}.R`, b: `${port}.S`, ohms: 1e6 },
   { kind: 'wire', a: `${port}.S`, b: 'ground' },
 ];
 
