@@ -20,7 +20,7 @@ const shownCodes = async (page: Page) => {
 };
 
 describe('Two at the bench, from nothing', () => {
-  it('by keyboard alone, in under 25 actions', async () => {
+  it('by keyboard alone, in under 25 actions', { timeout: 150_000 }, async () => {
     const browser = await openBrowser('desk');
     try {
       const page = new Page(browser);
@@ -65,7 +65,7 @@ describe('Two at the bench, from nothing', () => {
     }
   });
 
-  it('on a phone, by taps', async () => {
+  it('on a phone, by taps', { timeout: 150_000 }, async () => {
     const browser = await openBrowser('phone');
     try {
       const page = new Page(browser);
@@ -85,6 +85,7 @@ describe('Two at the bench, from nothing', () => {
         );
       await tap('//button[contains(., "What do you have?")]');
       await take('What do you have?', 'Clip-on pack');
+      await page.find('//h2[text()="What is it going into?"]');
       await type('usb-c');
       await take('What is it going into?', 'Phone, USB-C port');
       await take('Plug into Clip-on pack', 'Receiver, two packs, TRS output');
