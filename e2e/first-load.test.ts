@@ -53,7 +53,6 @@ it('a knob of the largest rig, turned from end to end, moves the verdict; long t
     console.log(
       `dragging a knob: ${long.length} tasks above 50 ms on the main thread, the longest ${longest.toFixed(0)} ms`,
     );
-    expect(Array.isArray(long)).toBe(true);
   } finally {
     await browser.driver.quit();
   }

@@ -41,6 +41,15 @@ describe('a channel of a mixer', () => {
     expect((output?.level ?? 0) - (input?.level ?? 0)).toBeCloseTo(50 - 3 - 6.02, 2);
     expect((received?.level ?? 0) - (output?.level ?? 0)).toBeCloseTo(6.02 - 0.13, 1);
   });
+  it('panned hard over, it is on one side alone, 3 dB louder than in the middle', () => {
+    const middle = peak(toRecorder('mixer-monitor-fx'));
+    for (const side of ['left', 'right'] as const) {
+      const found = judge(toRecorder('mixer-monitor-fx', { 'pan-mic-1': side }));
+      expect(found.arrives[0]?.channels).toBe(side);
+      expect(found.codes).toEqual(['one-side-only']);
+      expect((found.arrives[0]?.peak ?? 0) - middle).toBeCloseTo(3, 6);
+    }
+  });
   it('without mains nothing comes out', () => {
     expect(judge(toRecorder('mixer-monitor-fx', { mains: 'off' })).codes).toContain('part-unpowered');
   });
@@ -63,6 +72,9 @@ describe('sends', () => {
   ])('%s is %s', (send, _, change) => {
     const down = peak(sent(send, { 'fader-mic-1': -12 }));
     expect(down - peak(sent(send, {}))).toBeCloseTo(change, 4);
+  });
+  it('a send is taken ahead of the pan', () => {
+    expect(peak(sent('fx', { 'pan-mic-1': 'right' }))).toBeCloseTo(peak(sent('fx', {})), 6);
   });
   it('a send at its lowest leaves the phone with its noise', () => {
     expect(judge(sent('mon', { 'mon-mic-1': -60 })).state).toBe('listed-silent');

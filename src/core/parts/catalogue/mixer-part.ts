@@ -19,8 +19,26 @@ import {
 } from '../builders';
 import type { CircuitElement, GainPath, Part, PartPort, PartSetting, Quantity } from '../types';
 
-/** A channel panned to the middle reaches either side 3 dB down: constant-power pan, typical. */
-const PAN_LAW = -3;
+/** A channel panned to the middle reaches either side 3 dB down, hard over one side in full: constant-power pan, typical. */
+const panTo = (id: string, side: 'left' | 'right'): Quantity => ({
+  setting: `pan-${id}`,
+  values: {
+    left: side === 'left' ? 0 : -Infinity,
+    middle: -3,
+    right: side === 'right' ? 0 : -Infinity,
+  },
+});
+const panSwitch = (id: string, name: string): PartSetting => ({
+  kind: 'switch',
+  id: `pan-${id}`,
+  name: `${name}: pan`,
+  options: [
+    { id: 'left', name: 'left' },
+    { id: 'middle', name: 'middle' },
+    { id: 'right', name: 'right' },
+  ],
+  initial: 'middle',
+});
 const SIDES = ['left', 'right'] as const;
 
 /** A send of a mixer: an output that each channel feeds by a knob of its own. */
@@ -57,6 +75,8 @@ interface Channel {
   readonly from: readonly [string, string];
   readonly head: readonly Quantity[];
   readonly fader: readonly Quantity[];
+  /** Only a mono channel is panned; sends are taken ahead of that. */
+  readonly pans: boolean;
   readonly id: string;
 }
 
@@ -73,11 +93,16 @@ function micChannel(n: number, plan: MixerPlan): Channel {
   return {
     id,
     ports: [xlrIn(id, `microphone input ${n}`)],
-    settings: [knob(`gain-${n}`, `Microphone ${n}: gain`, 0, 60, 36), ...strip(id, `Microphone ${n}`, plan)],
+    settings: [
+      knob(`gain-${n}`, `Microphone ${n}: gain`, 0, 60, 36),
+      panSwitch(id, `Microphone ${n}`),
+      ...strip(id, `Microphone ${n}`, plan),
+    ],
     circuit: [...microphoneInput(id, 'phantom', `${id}-in`), { kind: 'wire', a: `${id}.1`, b: 'ground' }],
     from: [`${id}-in`, `${id}-in`],
     head: [{ knob: `gain-${n}` }],
-    fader: [...faderOf(id), PAN_LAW],
+    fader: faderOf(id),
+    pans: true,
   };
 }
 
@@ -91,6 +116,7 @@ function pairChannel(n: number, plan: MixerPlan): Channel {
     from: [`${id}-left-in`, `${id}-right-in`],
     head: [],
     fader: faderOf(id),
+    pans: false,
   };
 }
 
@@ -103,6 +129,7 @@ const usbChannel = (plan: MixerPlan): Channel => ({
   from: ['play-left', 'play-right'],
   head: [],
   fader: faderOf('usb'),
+  pans: false,
 });
 
 /** The caller on the phone socket; the switch between microphone and phone is sunk and easily forgotten. */
@@ -130,6 +157,7 @@ const phoneChannel = (plan: MixerPlan): Channel => ({
   from: ['phone-left', 'phone-right'],
   head: [],
   fader: [...faderOf('phone'), when('phone-switch')],
+  pans: false,
 });
 
 const sendOutput = (send: SendPlan): PartPort =>
@@ -140,13 +168,14 @@ function pathsOf(channel: Channel, plan: MixerPlan): GainPath[] {
   const own = [...channel.head, ...channel.fader];
   return SIDES.flatMap((side, index): GainPath[] => {
     const from = channel.from[index] ?? '';
+    const panned = channel.pans ? [...own, panTo(channel.id, side)] : own;
     const mix: GainPath[] = [
-      ...ontoBalanced(from, `main-${side}`, own),
-      { from, to: `phones-${side}`, gain: [...own, { knob: 'phones' }] },
-      ...(plan.monitor ? ontoBalanced(from, `monitor-${side}`, [...own, { knob: 'monitor' }]) : []),
-      ...(plan.tape ? [{ from, to: `tape-${side}`, gain: [...own, -12] }] : []),
+      ...ontoBalanced(from, `main-${side}`, panned),
+      { from, to: `phones-${side}`, gain: [...panned, { knob: 'phones' }] },
+      ...(plan.monitor ? ontoBalanced(from, `monitor-${side}`, [...panned, { knob: 'monitor' }]) : []),
+      ...(plan.tape ? [{ from, to: `tape-${side}`, gain: [...panned, -12] }] : []),
       // The host does not get its own playback back.
-      ...(plan.usb && channel.id !== 'usb' ? [{ from, to: `usb-${side}`, gain: own }] : []),
+      ...(plan.usb && channel.id !== 'usb' ? [{ from, to: `usb-${side}`, gain: panned }] : []),
     ];
     // A mono channel feeds a send once, a pair with half of either side.
     const half = channel.from[0] === channel.from[1] ? 0 : -6.02;
