@@ -1,6 +1,5 @@
 'use client';
 import dynamic from 'next/dynamic';
-import { useSearchParams } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
 import { applyEdit, type Rig, type RigEdit } from '../../core/rig';
 import type { RigRecord } from '../../store/database';
@@ -10,6 +9,7 @@ import { keeping } from '../shared/report-trouble';
 import { useDrawer } from '../shared/use-drawer';
 import { usePolicies } from '../shared/use-policies';
 import { ArrivesPanel } from './arrives-panel';
+import { takeAsked } from './asked-add';
 import { BenchHeader } from './bench-header';
 import { Ladder } from './ladder';
 import { useAnalysis, useFixes } from './use-analysis';
@@ -34,28 +34,13 @@ function useEditing(rig: Rig): Omit<Editing, 'add'> & { readonly shown: Rig } {
   return { edit, preview, shown: turned?.of === rig ? turned.rig : rig };
 }
 
-/** The part into which something is being plugged; the address names it where a page opens on that. */
-function useAdding() {
-  const asked = useSearchParams().get('add') ?? undefined;
-  const [chosen, setChosen] = useState<string | null>();
-  const setAdding = useCallback((placed: string | undefined) => {
-    setChosen(placed ?? null);
-    const url = new URL(window.location.href);
-    if (!url.searchParams.has('add')) return;
-    url.searchParams.delete('add');
-    window.history.replaceState(null, '', url);
-  }, []);
-  const adding = chosen === undefined ? asked : (chosen ?? undefined);
-  return [adding, setAdding] as const;
-}
-
 /** Ladder and verdict of one rig. */
 export function Bench({ record }: { record: RigRecord }) {
   const drawer = useDrawer();
   const known = usePolicies();
   const { edit, preview, shown } = useEditing(record.doc);
   const rig = useMemo(() => withPolicies(shown, known), [shown, known]);
-  const [adding, setAdding] = useAdding();
+  const [adding, setAdding] = useState(() => takeAsked(record.doc));
   const analysed = useAnalysis(rig);
   const fixes = useFixes(analysed, drawer);
   return (

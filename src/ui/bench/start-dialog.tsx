@@ -4,6 +4,7 @@ import { CATALOGUE, type Part } from '../../core/parts';
 import { applyEdit, isSource, type Rig } from '../../core/rig';
 import { addRig } from '../../store/rigs';
 import { PartSearch } from '../shared/part-search';
+import { askToAdd } from './asked-add';
 import { keeping } from '../shared/report-trouble';
 import { Sheet } from '../shared/sheet';
 import { showRig } from '../shared/use-rigs';
@@ -29,7 +30,8 @@ export function StartDialog({ close }: { close: () => void }) {
     const rig = [source, recorder].reduce((r, part) => applyEdit(r, { kind: 'place', part: part.id }), EMPTY);
     const name = `${source.name} to ${recorder.name.charAt(0).toLowerCase()}${recorder.name.slice(1)}`;
     close();
-    void keeping(addRig({ ...rig, name: name.slice(0, 120) }).then((id) => showRig(id, rig.parts[0]?.id)));
+    askToAdd(rig.parts[0]?.id);
+    void keeping(addRig({ ...rig, name: name.slice(0, 120) }).then((id) => showRig(id)));
   };
   return (
     <Sheet

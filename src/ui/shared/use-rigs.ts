@@ -22,8 +22,7 @@ export function useCurrentRig(rigs: readonly RigRecord[] | undefined): RigRecord
   return rigs.find((rig) => rig.id === named) ?? latest;
 }
 
-/** Puts a rig into the address without leaving the page; `add`: a part into which something is plugged first. */
-export function showRig(id: string, add?: string): void {
-  const more = add === undefined ? '' : `&add=${encodeURIComponent(add)}`;
-  window.history.pushState(null, '', `/?rig=${encodeURIComponent(id)}${more}`);
+/** Puts a rig into the address without leaving the page. */
+export function showRig(id: string): void {
+  window.history.pushState(null, '', `/?rig=${encodeURIComponent(id)}`);
 }

@@ -1,0 +1,15 @@
+import type { Rig } from '../../core/rig';
+
+let asked: string | undefined;
+
+/** The next rig that is shown and has this part opens with the list of what can be plugged into it. */
+export const askToAdd = (placed: string | undefined): void => {
+  asked = placed;
+};
+
+/** What was asked for, if this rig has that part; once. */
+export function takeAsked(rig: Rig): string | undefined {
+  const placed = rig.parts.find((part) => part.id === asked)?.id;
+  if (placed !== undefined) asked = undefined;
+  return placed;
+}
