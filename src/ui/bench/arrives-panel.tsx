@@ -1,5 +1,4 @@
 'use client';
-import dynamic from 'next/dynamic';
 import { memo, useState } from 'react';
 import type { Fix } from '../../core/fixes';
 import type { Analysis } from '../../core/pipeline';
@@ -11,6 +10,7 @@ import { SentenceView } from '../shared/sentence-view';
 import { VERDICT_SIGN } from '../shared/verdict-sign';
 import { FindingCard } from './finding-card';
 import type { Analysed } from './use-analysis';
+import { lazily } from '../shared/lazily';
 
 function badge(analysis: Analysis): string {
   const worst = analysis.arrives.find((a) => a.state !== 'recorded') ?? analysis.arrives[0];
@@ -19,8 +19,8 @@ function badge(analysis: Analysis): string {
   return analysis.verdict === 'clean' ? 'Clean' : 'Recorded, with faults';
 }
 
-const LevelChain = dynamic(() => import('./level-chain').then((m) => m.LevelChain));
-const PolicyForm = dynamic(() => import('./policy-form').then((m) => m.PolicyForm));
+const LevelChain = lazily(() => import('./level-chain').then((m) => m.LevelChain));
+const PolicyForm = lazily(() => import('./policy-form').then((m) => m.PolicyForm));
 
 /** "Loft tablet, both sides; the microphone, directly". */
 function sayHears(rig: Rig, { hears, sources }: Listener): string {

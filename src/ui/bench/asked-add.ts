@@ -7,9 +7,5 @@ export const askToAdd = (placed: string | undefined): void => {
   asked = placed;
 };
 
-/** What was asked for, if this rig has that part; once. */
-export function takeAsked(rig: Rig): string | undefined {
-  const placed = rig.parts.find((part) => part.id === asked)?.id;
-  if (placed !== undefined) asked = undefined;
-  return placed;
-}
+/** What was asked for, if this rig has that part. */
+export const askedOf = (rig: Rig): string | undefined => rig.parts.find((part) => part.id === asked)?.id;

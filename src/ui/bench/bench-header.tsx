@@ -1,5 +1,4 @@
 'use client';
-import dynamic from 'next/dynamic';
 import { Ellipsis, Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import type { Rig, RigEdit } from '../../core/rig';
@@ -7,9 +6,10 @@ import type { RigRecord } from '../../store/database';
 import { redoRig, undoRig } from '../../store/rigs';
 import { LazyMenu } from '../shared/lazy-menu';
 import { keeping } from '../shared/report-trouble';
+import { lazily } from '../shared/lazily';
 
-const RigMenu = dynamic(() => import('./rig-menu').then((m) => m.RigMenu));
-const NoteDialog = dynamic(() => import('./note-dialog').then((m) => m.NoteDialog));
+const RigMenu = lazily(() => import('./rig-menu').then((m) => m.RigMenu));
+const NoteDialog = lazily(() => import('./note-dialog').then((m) => m.NoteDialog));
 
 function NameField({ rig, done, edit }: { rig: Rig; done: () => void; edit: (change: RigEdit) => void }) {
   const [name, setName] = useState(rig.name);

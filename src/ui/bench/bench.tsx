@@ -1,6 +1,5 @@
 'use client';
-import dynamic from 'next/dynamic';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { applyEdit, type Rig, type RigEdit } from '../../core/rig';
 import type { RigRecord } from '../../store/database';
 import { withPolicies } from '../../store/policies';
@@ -9,12 +8,13 @@ import { keeping } from '../shared/report-trouble';
 import { useDrawer } from '../shared/use-drawer';
 import { usePolicies } from '../shared/use-policies';
 import { ArrivesPanel } from './arrives-panel';
-import { takeAsked } from './asked-add';
+import { askToAdd, askedOf } from './asked-add';
 import { BenchHeader } from './bench-header';
 import { Ladder } from './ladder';
 import { useAnalysis, useFixes } from './use-analysis';
+import { lazily } from '../shared/lazily';
 
-const AddDialog = dynamic(() => import('./add-dialog').then((m) => m.AddDialog));
+const AddDialog = lazily(() => import('./add-dialog').then((m) => m.AddDialog));
 
 /** A change of a rig, and the same while a knob is still being turned: nothing is stored until it is let go. */
 export interface Editing {
@@ -40,7 +40,8 @@ export function Bench({ record }: { record: RigRecord }) {
   const known = usePolicies();
   const { edit, preview, shown } = useEditing(record.doc);
   const rig = useMemo(() => withPolicies(shown, known), [shown, known]);
-  const [adding, setAdding] = useState(() => takeAsked(record.doc));
+  const [adding, setAdding] = useState(() => askedOf(record.doc));
+  useEffect(() => askToAdd(undefined), []);
   const analysed = useAnalysis(rig);
   const fixes = useFixes(analysed, drawer);
   return (

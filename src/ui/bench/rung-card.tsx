@@ -1,6 +1,5 @@
 'use client';
 import { ArrowLeftRight, Ellipsis, Plus, RefreshCw } from 'lucide-react';
-import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { Drawer } from '../../core/fixes';
 import { isTurnable } from '../../core/parts';
@@ -14,10 +13,11 @@ import { DistanceField } from './distance-field';
 import { PartIcon } from './part-icon';
 import { Settings } from './settings';
 import { VoiceField } from './voice-field';
+import { lazily } from '../shared/lazily';
 
-const PartMenu = dynamic(() => import('./part-menu').then((m) => m.PartMenu));
-const SwapDialog = dynamic(() => import('./swap-dialog').then((m) => m.SwapDialog));
-const NoteDialog = dynamic(() => import('./note-dialog').then((m) => m.NoteDialog));
+const PartMenu = lazily(() => import('./part-menu').then((m) => m.PartMenu));
+const SwapDialog = lazily(() => import('./swap-dialog').then((m) => m.SwapDialog));
+const NoteDialog = lazily(() => import('./note-dialog').then((m) => m.NoteDialog));
 
 interface RungCardProps extends Editing {
   readonly rig: Rig;

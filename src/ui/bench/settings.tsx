@@ -1,8 +1,8 @@
 'use client';
-import dynamic from 'next/dynamic';
 import type { PartSetting, SwitchSetting } from '../../core/parts';
 import { settingOf, type LaidPart, type SettingValue } from '../../core/rig';
 import type { Editing } from './bench';
+import { lazily } from '../shared/lazily';
 
 export interface FieldProps<Setting> {
   readonly setting: Setting;
@@ -32,7 +32,7 @@ export function SwitchField({ setting, name, value, change }: FieldProps<SwitchS
   );
 }
 
-const KnobField = dynamic(() => import('./knob-field').then((m) => m.KnobField));
+const KnobField = lazily(() => import('./knob-field').then((m) => m.KnobField));
 
 interface SettingsProps extends Pick<Editing, 'edit' | 'preview'> {
   readonly laid: LaidPart;

@@ -1,11 +1,11 @@
 'use client';
-import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
 import type { RigRecord } from '../../store/database';
+import { lazily } from '../shared/lazily';
 
-const Palette = dynamic(() => import('./palette').then((m) => m.Palette));
-const Shortcuts = dynamic(() => import('./shortcuts').then((m) => m.Shortcuts));
-const StartDialog = dynamic(() => import('../bench/start-dialog').then((m) => m.StartDialog));
+const Palette = lazily(() => import('./palette').then((m) => m.Palette));
+const Shortcuts = lazily(() => import('./shortcuts').then((m) => m.Shortcuts));
+const StartDialog = lazily(() => import('../bench/start-dialog').then((m) => m.StartDialog));
 
 export type DialogName = 'palette' | 'shortcuts' | 'start';
 

@@ -28,7 +28,9 @@ export function Shell({ opensDemo, children }: { opensDemo: boolean; children: R
         </main>
       </div>
       <DropZone />
-      <Toaster position="bottom-left" closeButton toastOptions={{ className: 'symplex-toast' }} />
+      <Suspense>
+        <Toaster position="bottom-left" closeButton toastOptions={{ className: 'symplex-toast' }} />
+      </Suspense>
     </Suspense>
   );
 }
