@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
+import type { WebDriver } from 'selenium-webdriver';
 import { describe, expect, inject, it } from 'vitest';
 import { openBrowser, type Size } from './browser';
 import { Page } from './page';
@@ -9,6 +10,17 @@ const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.mi
 interface Violation {
   readonly id: string;
   readonly nodes: readonly { readonly html: string; readonly failureSummary: string }[];
+}
+
+/** What axe objects to on the page as it stands (WCAG 2.2 AA). */
+async function violationsOn(driver: WebDriver): Promise<string[]> {
+  await driver.executeScript(axe);
+  const violations = await driver.executeAsyncScript<Violation[]>(
+    `const done = arguments[arguments.length - 1];
+     axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })
+       .then((result) => done(result.violations));`,
+  );
+  return violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html).join(' | ')}`);
 }
 
 const VIEWS = [
@@ -36,13 +48,34 @@ describe.each(FORMS)('%s, dark: %s', (size, dark) => {
       const page = new Page(browser);
       await browser.driver.get(inject('address') + path);
       await page.find(READY[path] ?? '//h1');
-      await browser.driver.executeScript(axe);
-      const violations = await browser.driver.executeAsyncScript<Violation[]>(
-        `const done = arguments[arguments.length - 1];
-         axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })
-           .then((result) => done(result.violations));`,
-      );
-      expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html).join(' | ')}`)).toEqual([]);
+      expect(await violationsOn(browser.driver)).toEqual([]);
+    } finally {
+      await browser.driver.quit();
+    }
+  });
+});
+
+describe.each(FORMS)('%s, dark: %s, something open', (size, dark) => {
+  it.each([
+    [
+      'what can be plugged in',
+      '//article[contains(@aria-label, "phone")]//button[contains(., "Swap")]',
+      '//*[@role="dialog"]',
+    ],
+    ['the start', '//button[contains(., "New")]', '//*[@role="dialog"]//*[@cmdk-item]'],
+    ['the palette', '//button[.//*[contains(., "Find")]]', '//*[@role="dialog"]//*[@cmdk-item]'],
+    ['a menu', '//button[@aria-label="More for this rig"]', '//*[@role="menu"]'],
+  ])('axe finds nothing on %s', async (_, press, shown) => {
+    const browser = await openBrowser(size, dark);
+    try {
+      const page = new Page(browser);
+      await browser.driver.get(inject('address'));
+      await page.find('//*[@data-finding]//ul');
+      await page.click(press);
+      await page.find(shown);
+      // Let what slides in or fades in come to rest.
+      await browser.driver.sleep(500);
+      expect(await violationsOn(browser.driver)).toEqual([]);
     } finally {
       await browser.driver.quit();
     }

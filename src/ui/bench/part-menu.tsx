@@ -42,7 +42,7 @@ export function PartMenu({ rig, placed, edit, write }: PartMenuProps) {
   const recorder = rig.purpose.recorders.includes(placed);
   const part = partOf(rig, placed);
   return (
-    <DropdownMenu.Root defaultOpen>
+    <DropdownMenu.Root defaultOpen modal={false}>
       <DropdownMenu.Trigger className="button" aria-label={`More for ${nameOf(rig, placed)}`}>
         <Ellipsis size={16} aria-hidden />
       </DropdownMenu.Trigger>

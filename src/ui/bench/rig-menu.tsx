@@ -16,7 +16,7 @@ export function RigMenu({ rig, rename, write }: { rig: Rig; rename: () => void; 
   const known = usePolicies();
   const router = useRouter();
   return (
-    <DropdownMenu.Root defaultOpen>
+    <DropdownMenu.Root defaultOpen modal={false}>
       <DropdownMenu.Trigger className="button" aria-label="More for this rig">
         <Ellipsis size={18} aria-hidden /> More
       </DropdownMenu.Trigger>
