@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { Key } from 'selenium-webdriver';
 import { describe, expect, inject, it } from 'vitest';
 import { analyse } from '../src/core/pipeline';
-import { readRig } from '../src/core/rig';
+import { readRig } from '../src/core/rig/read';
 import { openBrowser } from './browser';
 import { Page } from './page';
 

@@ -9,17 +9,25 @@ import { build } from 'esbuild';
 const root = fileURLToPath(new URL('..', import.meta.url));
 const check = process.argv.includes('--check');
 
-/** The schema compiled ahead: a content security policy forbids compiling in the page. */
-async function validator() {
-  const schema = JSON.parse(await readFile(join(root, 'src/core/rig/schema.json'), 'utf8'));
-  const ajv = new Ajv2020({ code: { source: true, esm: true }, strict: true });
+const schemaAt = async (path) => JSON.parse(await readFile(join(root, path), 'utf8'));
+
+/** A schema compiled ahead, with those it refers to: a content security policy forbids compiling in the page. */
+async function validator(path, ...others) {
+  const schema = await schemaAt(path);
+  const ajv = new Ajv2020({
+    code: { source: true, esm: true },
+    strict: true,
+    strictRequired: false,
+    strictTypes: false,
+  });
+  for (const other of others) ajv.addSchema(await schemaAt(other));
   const { outputFiles } = await build({
     stdin: { contents: standaloneCode(ajv, ajv.compile(schema)), resolveDir: root, loader: 'js' },
     bundle: true,
     format: 'esm',
     minify: true,
     write: false,
-    banner: { js: '// Made by scripts/generate.mjs from schema.json; not for editing.' },
+    banner: { js: '// Made by scripts/generate.mjs from a schema; not for editing.' },
   });
   return outputFiles[0].text;
 }
@@ -39,7 +47,11 @@ async function findingsPage() {
 }
 
 const made = [
-  ['src/core/rig/validate-rig.generated.mjs', validator],
+  [
+    'src/core/rig/validate-rig.generated.mjs',
+    () => validator('src/core/rig/schema.json', 'src/core/parts/part-schema.json'),
+  ],
+  ['src/core/parts/validate-part.generated.mjs', () => validator('src/core/parts/part-schema.json')],
   ['docs/findings.md', findingsPage],
 ];
 

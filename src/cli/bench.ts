@@ -4,7 +4,8 @@ import { join } from 'node:path';
 import { fixesFor } from '../core/fixes';
 import { analyse } from '../core/pipeline';
 import { forgetFactors } from '../core/circuit';
-import { applyEdit, checkRig, laidParts, type Rig } from '../core/rig';
+import { applyEdit, laidParts, type Rig } from '../core/rig';
+import { checkRig } from '../core/rig/read';
 
 const RUNS = 100;
 const WARM_UP = 20;

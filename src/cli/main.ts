@@ -1,5 +1,6 @@
 import { readFile, stat } from 'node:fs/promises';
-import { LARGEST_RIG_BYTES, readRig, sayProblem, type Rig } from '../core/rig';
+import { LARGEST_RIG_BYTES, sayProblem, type Rig } from '../core/rig';
+import { readRig } from '../core/rig/read';
 import { checkReport, spiceReport } from '../core/report';
 import { bench } from './bench';
 import { textReport } from './text-report';

@@ -1,4 +1,5 @@
 import Dexie, { type EntityTable } from 'dexie';
+import type { Part } from '../core/parts';
 import type { PolicyNote, Rig } from '../core/rig';
 
 /** A rig as stored, with its history; undo and redo outlive the page. */
@@ -32,11 +33,14 @@ class SymplexDatabase extends Dexie {
   readonly drawer!: EntityTable<DrawerItem, 'part'>;
   readonly meta!: EntityTable<MetaRecord, 'key'>;
   readonly policies!: EntityTable<StoredPolicy, 'id'>;
+  /** Parts of the user's own, for every rig. */
+  readonly ownParts!: EntityTable<Part, 'id'>;
 
   constructor() {
     super('symplex');
     this.version(1).stores({ rigs: '&id, updatedAt', drawer: '&part', meta: '&key' });
     this.version(2).stores({ policies: '++id, app' });
+    this.version(3).stores({ ownParts: '&id' });
   }
 }
 

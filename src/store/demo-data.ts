@@ -1,4 +1,5 @@
-import { checkRig, sayProblem, type Rig } from '../core/rig';
+import { sayProblem, type Rig } from '../core/rig';
+import { checkRig } from '../core/rig/read';
 import drawer from '../../demo/drawer.json';
 import harbourCallIn from '../../demo/rigs/harbour-call-in.json';
 import launchDayStream from '../../demo/rigs/launch-day-stream.json';

@@ -1,4 +1,5 @@
-import { applyEdit, freshId, type Rig, type RigEdit } from '../core/rig';
+import { applyEdit, freshId, withOwnParts, withUsedParts, type Rig, type RigEdit } from '../core/rig';
+import type { Part } from '../core/parts';
 import { database, type RigRecord } from './database';
 
 /** How many states can be undone. */
@@ -7,19 +8,24 @@ const DEEPEST_HISTORY = 200;
 const record = (doc: Rig): RigRecord => ({ id: doc.id, doc, past: [], future: [], updatedAt: Date.now() });
 
 /** Changes a stored rig in one transaction, so that two tabs never overwrite one another's edit. */
-async function change(id: string, next: (current: RigRecord) => RigRecord | undefined): Promise<void> {
-  await database.transaction('rw', database.rigs, async () => {
+async function change(
+  id: string,
+  next: (current: RigRecord, own: readonly Part[]) => RigRecord | undefined,
+): Promise<void> {
+  await database.transaction('rw', database.rigs, database.ownParts, async () => {
     const current = await database.rigs.get(id);
-    const changed = current && next(current);
+    const changed = current && next(current, await database.ownParts.toArray());
     if (changed) await database.rigs.put({ ...changed, updatedAt: Date.now() });
   });
 }
 
 /** Applies an edit to the rig as it now stands; an edit that changes nothing leaves no trace in the history. */
 export const editRig = (id: string, edit: RigEdit): Promise<void> =>
-  change(id, (current) => {
-    const doc = applyEdit(current.doc, edit);
-    if (doc === current.doc) return undefined;
+  change(id, (current, own) => {
+    const before = withOwnParts(current.doc, own);
+    const edited = applyEdit(before, edit);
+    if (edited === before) return undefined;
+    const doc = withUsedParts(edited);
     return { ...current, doc, past: [...current.past, current.doc].slice(-DEEPEST_HISTORY), future: [] };
   });
 

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { checkRig } from '../core/rig';
+import { checkRig } from '../core/rig/read';
 import { database } from './database';
 import { openDemo, openDemoOnce } from './demo';
 import { addRig, deleteRig, duplicateRig, editRig, redoRig, restoreRig, undoRig } from './rigs';

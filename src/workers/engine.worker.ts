@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import { fixesFor, moveOptions, outcomesOf, swapOptions } from '../core/fixes';
 import { analyse } from '../core/pipeline';
-import { readRig } from '../core/rig';
+import { readRig } from '../core/rig/read';
 import type { EngineProtocol } from './protocol';
 
 const engine: EngineProtocol = {

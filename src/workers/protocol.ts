@@ -1,7 +1,8 @@
 import type { Finding } from '../core/checks';
 import type { Drawer, Fix, Option } from '../core/fixes';
 import type { Analysis } from '../core/pipeline';
-import type { ReadResult, Rig, RigEdit } from '../core/rig';
+import type { Rig, RigEdit } from '../core/rig';
+import type { ReadResult } from '../core/rig/read';
 
 /** What the page asks of the engine's thread; documents and answers are plain data. */
 export interface EngineProtocol {

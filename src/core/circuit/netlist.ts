@@ -70,7 +70,8 @@ export function settle(quantity: Quantity, laid: LaidPart): number {
   if (typeof quantity === 'number') return quantity;
   if ('perMetre' in quantity) return quantity.perMetre * lengthOf(laid.placed.length, laid.part);
   if ('knob' in quantity) return Number(settingOf(laid, quantity.knob));
-  return quantity.values[String(settingOf(laid, quantity.setting))] ?? NaN;
+  const value = quantity.values[String(settingOf(laid, quantity.setting))];
+  return value === undefined ? NaN : (value ?? -Infinity);
 }
 
 const lengthOf = (placed: number | undefined, part: Part): number => placed ?? part.length ?? 0;

@@ -6,7 +6,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE } from '../parts';
 import { contactsOf } from '../plugs';
-import { applyEdit, readRig, type Rig } from '../rig';
+import { applyEdit, type Rig } from '../rig';
+import { readRig } from '../rig/read';
 import { layChain } from '../testing/chains';
 import { hertz, type Hertz } from '../units';
 import {

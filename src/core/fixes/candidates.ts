@@ -1,6 +1,6 @@
 import type { Finding, FindingCode } from '../checks';
 import { appOf } from '../flow';
-import { APPS, CATALOGUE, DEFAULT_APP, isTurnable, type Part, type PartSetting } from '../parts';
+import { APPS, DEFAULT_APP, isTurnable, type Part, type PartSetting } from '../parts';
 import { mate } from '../plugs';
 import { ladder } from '../pipeline';
 import {
@@ -10,6 +10,7 @@ import {
   jointsOf,
   laidParts,
   matchPorts,
+  partsFor,
   portOf,
   settingOf,
   swapEdits,
@@ -30,9 +31,9 @@ const isLinkOrDongle = (part: Part): boolean => isLink(part) || part.bus !== und
 
 function swaps(rig: Rig, laid: LaidPart): RigEdit[] {
   if (!isLinkOrDongle(laid.part)) return [];
-  return CATALOGUE.filter((part) => isLinkOrDongle(part) && part.id !== laid.part.id).flatMap((part) =>
-    swapEdits(rig, laid.placed.id, part),
-  );
+  return partsFor(rig)
+    .filter((part) => isLinkOrDongle(part) && part.id !== laid.part.id)
+    .flatMap((part) => swapEdits(rig, laid.placed.id, part));
 }
 
 function turns(laid: LaidPart): RigEdit[] {
@@ -89,20 +90,22 @@ function choices(laid: LaidPart): RigEdit[] {
 function additions(rig: Rig, laid: LaidPart): RigEdit[] {
   const free = laid.part.ports.filter((port) => !jointAt(rig, { part: laid.placed.id, port: port.id }));
   return free.flatMap((port) =>
-    CATALOGUE.filter((part) => part.family === 'supply' || part.family === 'headphones').flatMap((part) =>
-      matchPorts(part, [port]).flatMap(([own]) =>
-        own === undefined
-          ? []
-          : [
-              {
-                kind: 'add',
-                part: part.id,
-                port: own,
-                at: { part: laid.placed.id, port: port.id },
-              } as const,
-            ],
+    partsFor(rig)
+      .filter((part) => part.family === 'supply' || part.family === 'headphones')
+      .flatMap((part) =>
+        matchPorts(part, [port]).flatMap(([own]) =>
+          own === undefined
+            ? []
+            : [
+                {
+                  kind: 'add',
+                  part: part.id,
+                  port: own,
+                  at: { part: laid.placed.id, port: port.id },
+                } as const,
+              ],
+        ),
       ),
-    ),
   );
 }
 
@@ -178,13 +181,15 @@ function inserts(rig: Rig, onChain: ReadonlySet<string>): RigEdit[] {
     .flatMap((joint) => {
       const [plug, jack] = [portOf(rig, joint.plug), portOf(rig, joint.jack)];
       if (!plug || !jack) return [];
-      return CATALOGUE.filter(isLinkOrDongle).flatMap((part) =>
-        matchPorts(part, [plug, jack]).flatMap(([toPlug, toJack]) =>
-          toPlug && toJack
-            ? [{ kind: 'insert', joint: joint.id, part: part.id, ports: [toPlug, toJack] } as const]
-            : [],
-        ),
-      );
+      return partsFor(rig)
+        .filter(isLinkOrDongle)
+        .flatMap((part) =>
+          matchPorts(part, [plug, jack]).flatMap(([toPlug, toJack]) =>
+            toPlug && toJack
+              ? [{ kind: 'insert', joint: joint.id, part: part.id, ports: [toPlug, toJack] } as const]
+              : [],
+          ),
+        );
     });
 }
 

@@ -1,7 +1,6 @@
 import { findingKey, severityRank, type Finding } from '../checks';
-import { findPart } from '../parts';
 import { outcomeOf, verdictRank, type Outcome } from '../pipeline';
-import { applyEdit, type Rig, type RigEdit } from '../rig';
+import { applyEdit, partIn, type Rig, type RigEdit } from '../rig';
 import { candidatesFor, type KnobTrial } from './candidates';
 
 /** An edit that the pipeline has proved: the finding goes, and nothing as bad comes. */
@@ -40,6 +39,7 @@ const EFFORT: Record<RigEdit['kind'], number> = {
   distance: 1,
   length: 1,
   rename: 1,
+  own: 1,
   swap: 2,
   remove: 2,
   insert: 3,
@@ -69,7 +69,7 @@ function priced(rig: Rig, edit: RigEdit, drawer: Drawer): Omit<Fix, 'outcome'> {
   if (part === undefined) return { edit, owned: true, cost: 0 };
   const used = rig.parts.filter((placed) => placed.part === part).length;
   const owned = (drawer[part] ?? 0) > used;
-  return { edit, part, owned, cost: owned ? 0 : (findPart(part)?.price ?? 0) };
+  return { edit, part, owned, cost: owned ? 0 : (partIn(rig, part)?.price ?? 0) };
 }
 
 const spoilt = (outcome: Outcome): number => outcome.findings.filter((f) => f.severity !== 'note').length;

@@ -1,6 +1,5 @@
-import { CATALOGUE } from '../parts';
 import { outcomeOf, type Outcome } from '../pipeline';
-import { applyEdit, laidParts, swapEdits, type Rig, type RigEdit } from '../rig';
+import { applyEdit, laidParts, partsFor, swapEdits, type Rig, type RigEdit } from '../rig';
 import { moves } from './candidates';
 
 /** Something that can be done at a part, with what the rig would then do. */
@@ -20,13 +19,15 @@ export const outcomesOf = (rig: Rig, edits: readonly RigEdit[]): Option[] =>
 /** Parts that fit in the place of a placed part, each with its outcome; the one that is there is left out. */
 export function swapOptions(rig: Rig, placedId: string): Option[] {
   const current = rig.parts.find((p) => p.id === placedId)?.part;
-  return CATALOGUE.filter((part) => part.id !== current).flatMap((part) =>
-    swapEdits(rig, placedId, part).map((edit) => ({
-      edit,
-      part: part.id,
-      outcome: outcomeOf(applyEdit(rig, edit)),
-    })),
-  );
+  return partsFor(rig)
+    .filter((part) => part.id !== current)
+    .flatMap((part) =>
+      swapEdits(rig, placedId, part).map((edit) => ({
+        edit,
+        part: part.id,
+        outcome: outcomeOf(applyEdit(rig, edit)),
+      })),
+    );
 }
 
 /** Other free sockets of a placed part for the leads that are in it. */

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { analyse } from '../pipeline';
-import { applyEdit, checkRig, type PolicyNote, type Rig } from '../rig';
+import { applyEdit, type PolicyNote, type Rig } from '../rig';
+import { checkRig } from '../rig/read';
 import { layRig } from '../testing/lay-rig';
 
 const usbReceiver = (app: string): Rig =>

@@ -1,8 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { blocks, mergeNets, netElements, netPaths, solveDirect, spiceDeck } from '../circuit';
 import { contactsOf } from '../plugs';
-import { checkRig, laidParts, matchPorts, type Rig } from '../rig';
+import { laidParts, matchPorts, type Rig } from '../rig';
+import { checkRig } from '../rig/read';
 import { CATALOGUE, findPart, isSymmetrical, isTurnable, type NodeName, type Part, type Quantity } from '.';
+import { figuresOf } from './figures';
+import { partProblems } from './part-problems';
+import { checkPart } from './check-part';
 
 const alone = (part: Part): Rig => ({
   format: 'symplex-rig',
@@ -79,6 +83,13 @@ it('knows which leads may be turned round without a difference', () => {
 describe.each(CATALOGUE.map((part) => [part.id, part] as const))('%s', (_, part) => {
   it('can be laid out, written and read back', () => {
     expect(checkRig(JSON.parse(JSON.stringify(alone(part))))).toMatchObject({ ok: true });
+  });
+
+  it('follows the schema and the rules of own parts, also when copied through a file', () => {
+    expect([...partProblems(part)]).toEqual([]);
+    const copy: unknown = JSON.parse(JSON.stringify({ ...part, id: `own-${part.id}` }));
+    expect(checkPart(copy)).toMatchObject({ ok: true });
+    for (const figure of figuresOf(part)) expect(Number.isFinite(figure.value), figure.name).toBe(true);
   });
 
   it('names only contacts that its ports have', () => {

@@ -3,11 +3,11 @@ import type { DbSpl, DbV, DbVPerPa, Milliamps, Ohms, Volts } from '../units';
 
 /**
  * A figure of a part: fixed, chosen by one of the part's settings, read off one of its knobs, or growing with the
- * part's length (`perMetre` times the length in metres).
+ * part's length (`perMetre` times the length in metres). `null` is what a file makes of −Infinity: switched off.
  */
 export type Quantity =
   | number
-  | { readonly setting: string; readonly values: Readonly<Record<string, number>> }
+  | { readonly setting: string; readonly values: Readonly<Record<string, number | null>> }
   | { readonly knob: string }
   | { readonly perMetre: number };
 

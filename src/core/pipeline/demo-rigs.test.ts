@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import type { FindingCode } from '../checks';
 import { fixesFor } from '../fixes';
 import { analyse } from '../pipeline';
-import { applyEdit, readRig, type Rig } from '../rig';
+import { applyEdit, type Rig } from '../rig';
+import { readRig } from '../rig/read';
 
 const demo = (id: string): Rig => {
   const result = readRig(readFileSync(`demo/rigs/${id}.json`, 'utf8'));

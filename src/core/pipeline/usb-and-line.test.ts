@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { judge } from '../testing/judge';
 import { layRig, type RigSketch } from '../testing/lay-rig';
-import { applyEdit, readRig } from '../rig';
+import { applyEdit } from '../rig';
+import { readRig } from '../rig/read';
 import { fixesFor } from '../fixes';
 import { analyse } from '.';
 

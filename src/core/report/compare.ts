@@ -1,5 +1,5 @@
-import { findApp, findPart } from '../parts';
-import type { PlacedPart, Rig } from '../rig';
+import { findApp } from '../parts';
+import { partIn, type PlacedPart, type Rig } from '../rig';
 import { nameOf } from './words';
 
 /** One thing that is not the same in two rigs; null where one of them has nothing of the kind. */
@@ -9,28 +9,28 @@ export interface Difference {
   readonly other: string | null;
 }
 
-const partName = (placed: PlacedPart | undefined): string | null =>
-  placed ? (findPart(placed.part)?.name ?? placed.part) : null;
+const partName = (rig: Rig, placed: PlacedPart | undefined): string | null =>
+  placed ? (partIn(rig, placed.part)?.name ?? placed.part) : null;
 
-const settingName = (placed: PlacedPart, id: string): string =>
-  findPart(placed.part)?.settings?.find((s) => s.id === id)?.name ?? id;
+const settingName = (rig: Rig, placed: PlacedPart, id: string): string =>
+  partIn(rig, placed.part)?.settings?.find((s) => s.id === id)?.name ?? id;
 
 const said = (value: unknown): string | null => (value === undefined ? null : String(value));
 
 function settingDifferences(rig: Rig, one: PlacedPart, other: PlacedPart): Difference[] {
-  const part = findPart(one.part);
+  const part = partIn(rig, one.part);
   return (part?.settings ?? []).flatMap(({ id, initial }) => {
     const [a, b] = [one.settings?.[id] ?? initial, other.settings?.[id] ?? initial];
     return a === b
       ? []
-      : [{ what: `${nameOf(rig, one.id)}, ${settingName(one, id)}`, one: said(a), other: said(b) }];
+      : [{ what: `${nameOf(rig, one.id)}, ${settingName(rig, one, id)}`, one: said(a), other: said(b) }];
   });
 }
 
 /** Joints as "lead end A in receiver output", the order of files aside. */
 function jointTexts(rig: Rig): Set<string> {
   const end = (ref: { part: string; port: string }) => {
-    const port = findPart(rig.parts.find((p) => p.id === ref.part)?.part ?? '')?.ports.find(
+    const port = partIn(rig, rig.parts.find((p) => p.id === ref.part)?.part ?? '')?.ports.find(
       (p) => p.id === ref.port,
     );
     return `${nameOf(rig, ref.part)}, ${port?.name ?? ref.port}`;
@@ -44,7 +44,7 @@ export function compareRigs(one: Rig, other: Rig): Difference[] {
   const parts = ids.flatMap((id): Difference[] => {
     const [a, b] = [one.parts.find((p) => p.id === id), other.parts.find((p) => p.id === id)];
     if (!a || !b || a.part !== b.part) {
-      return [{ what: nameOf(a ? one : other, id), one: partName(a), other: partName(b) }];
+      return [{ what: nameOf(a ? one : other, id), one: partName(one, a), other: partName(other, b) }];
     }
     const app = (p: PlacedPart) => (p.app === undefined ? undefined : findApp(p.app)?.name);
     return [

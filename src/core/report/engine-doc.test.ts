@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { analyse } from '../pipeline';
-import { applyEdit, readRig, type Rig } from '../rig';
+import { applyEdit, type Rig } from '../rig';
+import { readRig } from '../rig/read';
 import { formatDb, formatOhms, formatVolts } from '../units';
 
 const doc = readFileSync('docs/engine.md', 'utf8').replace(/\s+/g, ' ');

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { FINDING_CODES } from '../checks';
-import { applyEdit, checkRig } from '../rig';
+import { applyEdit } from '../rig';
+import { checkRig } from '../rig/read';
 import { layRig, type RigSketch } from '../testing/lay-rig';
 import { FINDING_LIST, checkReport, findingsPage } from '.';
 

@@ -1,17 +1,17 @@
-import { DEFAULT_APP, findApp, findPart, isTurnable, type PartSetting } from '../parts';
-import { partOf, portOf, type Rig, type RigEdit, type SettingValue } from '../rig';
+import { DEFAULT_APP, findApp, isTurnable, type PartSetting } from '../parts';
+import { partIn, partOf, portOf, type Rig, type RigEdit, type SettingValue } from '../rig';
 import { formatDb } from '../units';
 import { capital, nameOf } from './words';
 
-const partName = (id: string): string => findPart(id)?.name ?? id;
+const partName = (rig: Rig, id: string): string => partIn(rig, id)?.name ?? id;
 
 function inSentence(name: string): string {
   return /^[A-Z][a-z]/.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name;
 }
 
 /** A lead's ends, when it matters which is where. */
-function endsAfter(edit: Extract<RigEdit, { kind: 'swap' }>): string {
-  const part = findPart(edit.to);
+function endsAfter(rig: Rig, edit: Extract<RigEdit, { kind: 'swap' }>): string {
+  const part = partIn(rig, edit.to);
   const [first] = edit.ports;
   const port = part?.ports.find((p) => p.id === first);
   return part && isTurnable(part) && port ? `, ${port.name} first` : '';
@@ -29,14 +29,14 @@ const appIdOf = (rig: Rig, part: string): string =>
 
 /** The same where it is clear what is being replaced: the other part's name, and which end goes first. */
 export function sayChoice(rig: Rig, edit: RigEdit): string {
-  return edit.kind === 'swap' ? `${partName(edit.to)}${endsAfter(edit)}` : sayEdit(rig, edit);
+  return edit.kind === 'swap' ? `${partName(rig, edit.to)}${endsAfter(rig, edit)}` : sayEdit(rig, edit);
 }
 
 /** What an edit does, as a verb. */
 export function sayEdit(rig: Rig, edit: RigEdit): string {
   switch (edit.kind) {
     case 'swap':
-      return `Swap ${inSentence(nameOf(rig, edit.part))} for ${inSentence(partName(edit.to))}${endsAfter(edit)}`;
+      return `Swap ${inSentence(nameOf(rig, edit.part))} for ${inSentence(partName(rig, edit.to))}${endsAfter(rig, edit)}`;
     case 'turn':
       return `Turn ${inSentence(nameOf(rig, edit.part))} round`;
     case 'set': {
@@ -55,10 +55,10 @@ export function sayEdit(rig: Rig, edit: RigEdit): string {
       return `Note that ${findApp(edit.policy.app)?.name ?? edit.policy.app} ${edit.policy.takes ? 'takes' : 'does not take'} ${edit.policy.way === 'usb' ? 'USB sound' : 'a headset'}`;
     case 'add': {
       const at = portOf(rig, edit.at)?.name ?? edit.at.port;
-      return `Plug ${inSentence(partName(edit.part))} into the ${at} of ${inSentence(nameOf(rig, edit.at.part))}`;
+      return `Plug ${inSentence(partName(rig, edit.part))} into the ${at} of ${inSentence(nameOf(rig, edit.at.part))}`;
     }
     case 'place':
-      return `Lay out ${inSentence(partName(edit.part))}`;
+      return `Lay out ${inSentence(partName(rig, edit.part))}`;
     case 'join':
       return `Plug ${inSentence(nameOf(rig, edit.a.part))} and ${inSentence(nameOf(rig, edit.b.part))} together`;
     case 'unplug':
@@ -78,13 +78,15 @@ export function sayEdit(rig: Rig, edit: RigEdit): string {
       return `Move the plug to the ${to} of ${inSentence(nameOf(rig, edit.to.part))}`;
     }
     case 'insert':
-      return `Put ${inSentence(partName(edit.part))} between`;
+      return `Put ${inSentence(partName(rig, edit.part))} between`;
     case 'remove':
       return `Take ${inSentence(nameOf(rig, edit.part))} out`;
     case 'voice':
       return `Speak ${edit.voice}`;
     case 'distance':
       return `Put ${inSentence(nameOf(rig, edit.part))} ${edit.metres} m from the mouth`;
+    case 'own':
+      return `Change the figures of ${inSentence(nameOf(rig, edit.part))}`;
     case 'rename':
       return `Rename to ${capital(edit.name)}`;
   }

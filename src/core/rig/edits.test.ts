@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { APPS, CATALOGUE, findPart } from '../parts';
 import { analyse } from '../pipeline';
 import { layRig } from '../testing/lay-rig';
-import { applyEdit, checkRig, freshId, swapEdits, type Rig, type RigEdit } from '.';
+import { applyEdit, freshId, swapEdits, type Rig, type RigEdit } from '.';
+import { checkRig } from './read';
 
 const rig = layRig({
   parts: { receiver: 'receiver-trs', lead: 'lead-trs-trs', phone: 'phone-ctia' },

@@ -1,6 +1,7 @@
-import { findPart, isSymmetrical, type AppId, type Part } from '../parts';
-import { canStand, endsOf, jointsOf, portOf, samePort } from './lookup';
+import { isSymmetrical, type AppId, type Part } from '../parts';
+import { canStand, endsOf, jointsOf, partIn, portOf, samePort } from './lookup';
 import { matchPorts } from './match-ports';
+import { makeOwn } from './own-parts';
 import type { Joint, PlacedPart, PolicyNote, PortRef, Rig, SettingValue, VoiceEffort } from './types';
 
 /** An edit is data: it can be tried, shown, kept in a history and undone. */
@@ -40,6 +41,7 @@ export type RigEdit =
   | { readonly kind: 'remove'; readonly part: string }
   | { readonly kind: 'voice'; readonly voice: VoiceEffort }
   | { readonly kind: 'distance'; readonly part: string; readonly metres: number }
+  | { readonly kind: 'own'; readonly part: string; readonly as: Part }
   | { readonly kind: 'rename'; readonly name: string };
 
 type EditOf<K extends RigEdit['kind']> = Extract<RigEdit, { kind: K }>;
@@ -68,7 +70,7 @@ function exchange(placed: PlacedPart, part: Part): PlacedPart {
 }
 
 function swap(rig: Rig, edit: EditOf<'swap'>): Rig {
-  const part = findPart(edit.to);
+  const part = partIn(rig, edit.to);
   if (!part) return rig;
   const joints = jointsOf(rig, edit.part);
   const swapped = changePart(rig, edit.part, (placed) => exchange(placed, part));
@@ -91,7 +93,7 @@ function otherEnd(part: Part, port: string): string {
 
 function turn(rig: Rig, edit: EditOf<'turn'>): Rig {
   const placed = rig.parts.find((p) => p.id === edit.part);
-  const part = placed && findPart(placed.part);
+  const part = placed && partIn(rig, placed.part);
   if (!part || part.ports.length !== 2) return rig;
   const flip = (ref: PortRef): PortRef =>
     ref.part === edit.part ? { ...ref, port: otherEnd(part, ref.port) } : ref;
@@ -126,7 +128,7 @@ export function freshId(stem: string, taken: ReadonlySet<string>): string {
 
 function insert(rig: Rig, edit: EditOf<'insert'>): Rig {
   const joint = rig.joints.find((j) => j.id === edit.joint);
-  const ports = findPart(edit.part)?.ports.map((port) => port.id) ?? [];
+  const ports = partIn(rig, edit.part)?.ports.map((port) => port.id) ?? [];
   const [one, other] = edit.ports;
   if (!joint || one === other || !ports.includes(one) || !ports.includes(other)) return rig;
   const id = freshId(edit.part, new Set(rig.parts.map((p) => p.id)));
@@ -166,7 +168,7 @@ function join(rig: Rig, { a, b }: EditOf<'join'>): Rig {
 
 /** A new part, joined to nothing yet; the first source and the first recorder laid out are meant as such. */
 function place(rig: Rig, partId: string): { rig: Rig; id: string } | undefined {
-  const part = findPart(partId);
+  const part = partIn(rig, partId);
   if (!part) return undefined;
   const id = freshId(partId, new Set(rig.parts.map((p) => p.id)));
   const { sources, recorders } = rig.purpose;
@@ -286,6 +288,8 @@ function applyChange(rig: Rig, edit: Exclude<RigEdit, { kind: Wiring }>): Rig {
           distances: { ...rig.surroundings.distances, [edit.part]: edit.metres },
         },
       };
+    case 'own':
+      return makeOwn(rig, edit.part, edit.as);
     case 'rename':
       return { ...rig, name: edit.name };
   }

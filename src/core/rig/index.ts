@@ -9,7 +9,9 @@ export {
   jointAt,
   jointsOf,
   laidParts,
+  partIn,
   partOf,
+  partsFor,
   portOf,
   samePort,
   settingOf,
@@ -19,5 +21,5 @@ export { applyEdit, freshId, isSource, swapEdits } from './edits';
 export { matchPorts } from './match-ports';
 export type { ReadProblem } from './problems';
 export { sayProblem } from './problems';
-export type { ReadResult } from './read';
-export { LARGEST_RIG_BYTES, checkRig, readRig, writeRig } from './read';
+export { LARGEST_RIG_BYTES, writeRig } from './write';
+export { makeOwn, withOwnParts, withUsedParts } from './own-parts';

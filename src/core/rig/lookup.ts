@@ -1,4 +1,4 @@
-import { DEFAULT_APP, findApp, findPart, type Part, type PartPort } from '../parts';
+import { CATALOGUE, DEFAULT_APP, findApp, findPart, type Part, type PartPort } from '../parts';
 import type { Joint, PlacedPart, PortRef, Rig, SettingValue } from './types';
 
 /** A placed part with its catalogue part. */
@@ -7,24 +7,35 @@ export interface LaidPart {
   readonly part: Part;
 }
 
+/** The shipped part with this id, or the rig's own. */
+export const partIn = (rig: Pick<Rig, 'ownParts'>, id: string): Part | undefined =>
+  findPart(id) ?? rig.ownParts?.find((part) => part.id === id);
+
+/** Every part that can be laid out in a rig: the catalogue, then what is the user's own. */
+export const partsFor = (rig: Pick<Rig, 'ownParts'>): readonly Part[] =>
+  rig.ownParts ? [...CATALOGUE, ...rig.ownParts] : CATALOGUE;
+
 /** Every placed part whose catalogue part is known; a rig that was read from outside has no others. */
 export function laidParts(rig: Rig): readonly LaidPart[] {
   const known = laid.get(rig.parts);
-  if (known) return known;
+  if (known && known.own === rig.ownParts) return known.found;
   const found = rig.parts.flatMap((placed) => {
-    const part = findPart(placed.part);
+    const part = partIn(rig, placed.part);
     return part ? [{ placed, part }] : [];
   });
-  laid.set(rig.parts, found);
+  laid.set(rig.parts, { own: rig.ownParts, found });
   return found;
 }
 
 /** By the rig's list of parts, which is never changed in place. */
-const laid = new WeakMap<Rig['parts'], readonly LaidPart[]>();
+const laid = new WeakMap<
+  Rig['parts'],
+  { readonly own: Rig['ownParts']; readonly found: readonly LaidPart[] }
+>();
 
 export function partOf(rig: Rig, placedId: string): Part | undefined {
   const placed = rig.parts.find((p) => p.id === placedId);
-  return placed && findPart(placed.part);
+  return placed && partIn(rig, placed.part);
 }
 
 export const portOf = (rig: Rig, ref: PortRef): PartPort | undefined =>

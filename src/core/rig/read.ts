@@ -1,10 +1,8 @@
 import { quoteValue, type ReadProblem } from './problems';
 import { firstReferenceProblem } from './references';
 import { RIG_FORMAT, RIG_VERSION, type Rig } from './types';
+import { LARGEST_RIG_BYTES } from './write';
 import validate from './validate-rig.generated.mjs';
-
-/** A rig of 200 parts has well under 100 kB; anything far larger is not one. */
-export const LARGEST_RIG_BYTES = 2_000_000;
 
 /** Nesting beyond this serves only to exhaust whoever walks the document. */
 export const DEEPEST_NESTING = 32;
@@ -90,6 +88,3 @@ export function readRig(text: string): ReadResult {
     });
   }
 }
-
-/** The rig as a file: two-space JSON with a final newline. */
-export const writeRig = (rig: Rig): string => `${JSON.stringify(rig, null, 2)}\n`;

@@ -1,13 +1,14 @@
-import { DEFAULT_APP, findApp, findPart, type App } from '../parts';
-import { canStand } from './lookup';
+import { DEFAULT_APP, findApp, type App } from '../parts';
+import { partProblems as problemsOfPart } from '../parts/part-problems';
+import { canStand, partIn } from './lookup';
 import { quoteValue, type ReadProblem } from './problems';
 import type { PlacedPart, PortRef, Rig } from './types';
 
 /** A JSON pointer token, escaped as RFC 6901 asks. */
 const token = (key: string) => key.replace(/~/g, '~0').replace(/\//g, '~1');
 
-function* settingProblems(placed: PlacedPart, at: string): Generator<ReadProblem> {
-  const part = findPart(placed.part);
+function* settingProblems(rig: Rig, placed: PlacedPart, at: string): Generator<ReadProblem> {
+  const part = partIn(rig, placed.part);
   for (const [id, value] of Object.entries(placed.settings ?? {})) {
     if (!part || !canStand(part, id, value)) {
       const place = `${at}/settings/${token(id)}`;
@@ -35,7 +36,8 @@ function* policyProblems(rig: Rig): Generator<ReadProblem> {
   for (const [index, { app, host }] of (rig.policies ?? []).entries()) {
     const at = `/policies/${index}`;
     if (!findApp(app)) yield { code: 'unknown-app', at: `${at}/app`, value: quoteValue(app) };
-    if (host !== undefined && !findPart(host)) {
+    // A device of the user's own may be known to other rigs only.
+    if (host !== undefined && !host.startsWith('own-') && !partIn(rig, host)) {
       yield { code: 'unknown-part', at: `${at}/host`, value: quoteValue(host) };
     }
   }
@@ -47,19 +49,19 @@ function* partProblems(rig: Rig): Generator<ReadProblem> {
     const at = `/parts/${index}`;
     if (seen.has(placed.id)) yield { code: 'id-twice', at: `${at}/id`, value: quoteValue(placed.id) };
     seen.add(placed.id);
-    if (!findPart(placed.part)) {
+    if (!partIn(rig, placed.part)) {
       yield { code: 'unknown-part', at: `${at}/part`, value: quoteValue(placed.part) };
     }
     if (placed.app !== undefined && !findApp(placed.app)) {
       yield { code: 'unknown-app', at: `${at}/app`, value: quoteValue(placed.app) };
     }
-    yield* settingProblems(placed, at);
+    yield* settingProblems(rig, placed, at);
     yield* choiceProblems(placed, at);
   }
 }
 
 function* jointProblems(rig: Rig): Generator<ReadProblem> {
-  const parts = new Map(rig.parts.map((placed) => [placed.id, findPart(placed.part)]));
+  const parts = new Map(rig.parts.map((placed) => [placed.id, partIn(rig, placed.part)]));
   const ids = new Set<string>();
   const held = new Set<string>();
   for (const [index, joint] of rig.joints.entries()) {
@@ -93,9 +95,28 @@ function* purposeProblems(rig: Rig): Generator<ReadProblem> {
   }
 }
 
+function* ownPartProblems(rig: Rig): Generator<ReadProblem> {
+  const ids = new Set<string>();
+  for (const [index, part] of (rig.ownParts ?? []).entries()) {
+    const at = `/ownParts/${index}`;
+    if (ids.has(part.id)) yield { code: 'id-twice', at: `${at}/id`, value: quoteValue(part.id) };
+    ids.add(part.id);
+    for (const problem of problemsOfPart(part)) {
+      const { expected } = problem;
+      yield { code: 'malformed', at: at + problem.at, value: quoteValue(problem.value), expected };
+    }
+  }
+}
+
 /** The first name in the rig that stands for nothing, or undefined. */
 export function firstReferenceProblem(rig: Rig): ReadProblem | undefined {
-  for (const problems of [partProblems(rig), jointProblems(rig), purposeProblems(rig), policyProblems(rig)]) {
+  for (const problems of [
+    ownPartProblems(rig),
+    partProblems(rig),
+    jointProblems(rig),
+    purposeProblems(rig),
+    policyProblems(rig),
+  ]) {
     const first = problems.next();
     if (!first.done) return first.value;
   }

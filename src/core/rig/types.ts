@@ -1,4 +1,4 @@
-import type { AppId, Evidence, Way } from '../parts';
+import type { AppId, Evidence, Part, Way } from '../parts';
 
 export const RIG_FORMAT = 'symplex-rig';
 export const RIG_VERSION = 1;
@@ -9,7 +9,7 @@ export type VoiceEffort = 'normal' | 'raised' | 'loud' | 'shout';
 /** The place of a switch, or the dB of a knob. */
 export type SettingValue = string | number;
 
-/** A part laid out in a rig. `part` is a catalogue id; `settings` hold only what was turned from its initial place. */
+/** A part laid out in a rig. `part` is the id of a catalogue part or of one of the rig's own; `settings` hold only what was turned from its initial place. */
 export interface PlacedPart {
   readonly id: string;
   readonly part: string;
@@ -72,4 +72,6 @@ export interface Rig {
     readonly tracks?: 'apart';
   };
   readonly policies?: readonly PolicyNote[];
+  /** Parts of the user's own that are laid out here; their ids begin with "own-". */
+  readonly ownParts?: readonly Part[];
 }

@@ -1,3 +1,5 @@
+import type { FigureUnit } from './parse';
+
 const MINUS = '−';
 
 function fixed(value: number, digits: number): string {
@@ -6,7 +8,7 @@ function fixed(value: number, digits: number): string {
 }
 
 /** Without zeros at the end: "1", "2.2". */
-const trimmed = (value: number, digits: number): string => String(Number(fixed(value, digits)));
+const trimmed = (value: number, digits: number): string => String(Number(value.toFixed(digits)));
 
 /** "−17.8 dBV": one decimal, a true minus; −Infinity reads "nothing". */
 export function formatDb(value: number, unit = 'dB'): string {
@@ -36,4 +38,45 @@ export function formatQuantity(value: number, unit: string): string {
   if (unit.startsWith('dB')) return formatDb(value, unit);
   if (!Number.isFinite(value)) return value > 0 ? `∞ ${unit}` : `${MINUS}∞ ${unit}`;
   return `${fixed(value, Number.isInteger(value) ? 0 : 2)}${unit ? ` ${unit}` : ''}`;
+}
+
+/** With the largest of these prefixes that leaves a figure of at least 1. */
+function prefixed(value: number, steps: readonly (readonly [factor: number, symbol: string])[]): string {
+  const [factor, symbol] = steps.find(([f]) => Math.abs(value) >= f) ?? steps.at(-1) ?? [1, ''];
+  return `${trimmed(value / factor, 3)} ${symbol}`;
+}
+
+/** A figure as it stands in a field, in words that `parseFigure` reads back: "−42 dBV/Pa", "2.2 kΩ", "47 µF". */
+export function formatFigure(value: number, unit: FigureUnit): string {
+  const said = (text: string) => text.replace('-', MINUS);
+  switch (unit) {
+    case 'ohm':
+      return said(
+        prefixed(value, [
+          [1e6, 'MΩ'],
+          [1e3, 'kΩ'],
+          [1, 'Ω'],
+        ]),
+      );
+    case 'F':
+      return prefixed(value, [
+        [1e-3, 'mF'],
+        [1e-6, 'µF'],
+        [1e-9, 'nF'],
+        [1e-12, 'pF'],
+      ]);
+    case 'H':
+      return prefixed(value, [
+        [1, 'H'],
+        [1e-3, 'mH'],
+        [1e-6, 'µH'],
+      ]);
+    case 'm':
+      return prefixed(value, [
+        [1, 'm'],
+        [0.01, 'cm'],
+      ]);
+    default:
+      return said(`${Number(value.toFixed(3))}${unit ? ` ${unit}` : ''}`);
+  }
 }

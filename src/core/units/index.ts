@@ -44,4 +44,6 @@ export {
   powerSumDb,
   voltsToDbV,
 } from './convert';
-export { formatDb, formatOhms, formatQuantity, formatVolts } from './format';
+export { formatDb, formatFigure, formatOhms, formatQuantity, formatVolts } from './format';
+export type { FigureUnit, ParsedFigure } from './parse';
+export { parseFigure } from './parse';

@@ -2,7 +2,7 @@
 import { Command } from 'cmdk';
 import { useEffect, useMemo, useState } from 'react';
 import type { Drawer, Option } from '../../core/fixes';
-import { CATALOGUE, type Part, type PartPort } from '../../core/parts';
+import type { Part, PartPort } from '../../core/parts';
 import { connectorName, mate } from '../../core/plugs';
 import { nameOf, sayOutcome } from '../../core/report';
 import {
@@ -12,6 +12,7 @@ import {
   laidParts,
   matchPorts,
   partOf,
+  partsFor,
   type PortRef,
   type Rig,
   type RigEdit,
@@ -99,11 +100,15 @@ const rankOf = (part: Part, drawer: Drawer): number =>
           : 3;
 
 /** Every part that goes onto a port, with the edit that does it. */
-const fittingAt = (port: PartPort, at: PortRef, drawer: Drawer) =>
-  CATALOGUE.flatMap((part) => {
-    const [own] = matchPorts(part, [port])[0] ?? [];
-    return own === undefined ? [] : [{ part, edit: { kind: 'add', part: part.id, port: own, at } as const }];
-  }).sort((a, b) => rankOf(a.part, drawer) - rankOf(b.part, drawer));
+const fittingAt = (rig: Rig, port: PartPort, at: PortRef, drawer: Drawer) =>
+  partsFor(rig)
+    .flatMap((part) => {
+      const [own] = matchPorts(part, [port])[0] ?? [];
+      return own === undefined
+        ? []
+        : [{ part, edit: { kind: 'add', part: part.id, port: own, at } as const }];
+    })
+    .sort((a, b) => rankOf(a.part, drawer) - rankOf(b.part, drawer));
 
 /** What can be plugged in at one port: loose ends of the rig first, then every part that fits, each with what it would change. */
 function PortChoices({ rig, placed, port, drawer, edit, goOn }: AddDialogProps & { port: PartPort }) {
@@ -116,7 +121,7 @@ function PortChoices({ rig, placed, port, drawer, edit, goOn }: AddDialogProps &
       })),
     [rig, placed, port, at],
   );
-  const fitting = useMemo(() => fittingAt(port, at, drawer), [port, at, drawer]);
+  const fitting = useMemo(() => fittingAt(rig, port, at, drawer), [rig, port, at, drawer]);
   const edits = useMemo(() => [...loose, ...fitting].map((one) => one.edit), [loose, fitting]);
   const outcomes = useOutcomes(rig, edits);
   const apply = (change: RigEdit) => {

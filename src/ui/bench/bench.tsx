@@ -1,11 +1,12 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { applyEdit, type Rig, type RigEdit } from '../../core/rig';
+import { applyEdit, withOwnParts, type Rig, type RigEdit } from '../../core/rig';
 import type { RigRecord } from '../../store/database';
 import { withPolicies } from '../../store/policies';
 import { editRig } from '../../store/rigs';
 import { keeping } from '../shared/report-trouble';
 import { useDrawer } from '../shared/use-drawer';
+import { useOwnParts } from '../shared/use-own-parts';
 import { usePolicies } from '../shared/use-policies';
 import { ArrivesPanel } from './arrives-panel';
 import { askToAdd, askedOf } from './asked-add';
@@ -39,7 +40,8 @@ export function Bench({ record }: { record: RigRecord }) {
   const drawer = useDrawer();
   const known = usePolicies();
   const { edit, preview, shown } = useEditing(record.doc);
-  const rig = useMemo(() => withPolicies(shown, known), [shown, known]);
+  const own = useOwnParts();
+  const rig = useMemo(() => withOwnParts(withPolicies(shown, known), own), [shown, known, own]);
   const [adding, setAdding] = useState(() => askedOf(record.doc));
   useEffect(() => askToAdd(undefined), []);
   const analysed = useAnalysis(rig);

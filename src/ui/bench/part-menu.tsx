@@ -11,6 +11,8 @@ interface PartMenuProps {
   readonly placed: string;
   readonly edit: (change: RigEdit) => void;
   readonly write: () => void;
+  /** Opens the part's figures. */
+  readonly figures: () => void;
 }
 
 /** Every other free socket of the same part for each plug in it, and pulling it. */
@@ -37,7 +39,7 @@ function jointEdits(rig: Rig, placed: string): { says: string; edit: RigEdit }[]
 }
 
 /** What else can be done with a part: by keyboard or thumb what dragging does, and what it is meant for. */
-export function PartMenu({ rig, placed, edit, write }: PartMenuProps) {
+export function PartMenu({ rig, placed, edit, write, figures }: PartMenuProps) {
   const source = rig.purpose.sources.includes(placed);
   const recorder = rig.purpose.recorders.includes(placed);
   const part = partOf(rig, placed);
@@ -54,6 +56,9 @@ export function PartMenu({ rig, placed, edit, write }: PartMenuProps) {
         >
           <DropdownMenu.Item className={MENU_ITEM} onSelect={write}>
             Name and note
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={MENU_ITEM} onSelect={figures}>
+            Change its figures
           </DropdownMenu.Item>
           {part && !part.host && (
             <DropdownMenu.Item

@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { findApp, findPart, type Way } from '../../core/parts';
+import { findApp, type Way } from '../../core/parts';
 import type { Arrival } from '../../core/flow';
 import { partOf, type PolicyNote, type Rig, type RigEdit } from '../../core/rig';
 import { keepPolicy } from '../../store/policies';
@@ -94,7 +94,7 @@ export function PolicyForm({ rig, arrival, way, edit }: PolicyFormProps) {
             checked={onlyHere}
             onChange={(event) => setOnlyHere(event.target.checked)}
           />
-          only on this kind of device ({findPart(host.id)?.name})
+          only on this kind of device ({host.name})
         </label>
         <button type="submit" className="button">
           Write it down

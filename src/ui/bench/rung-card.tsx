@@ -17,6 +17,7 @@ import { lazily } from '../shared/lazily';
 
 const PartMenu = lazily(() => import('./part-menu').then((m) => m.PartMenu));
 const SwapDialog = lazily(() => import('./swap-dialog').then((m) => m.SwapDialog));
+const PlacedFigures = lazily(() => import('../own/placed-figures').then((m) => m.PlacedFigures));
 const NoteDialog = lazily(() => import('./note-dialog').then((m) => m.NoteDialog));
 
 interface RungCardProps extends Editing {
@@ -36,7 +37,7 @@ function describe({ placed, part }: LaidPart): string {
 /** One part of the ladder: what it is, its knobs, what is measured on it, and the way to another part. */
 export function RungCard({ rig, placed, analysis, drawer, edit, preview, add }: RungCardProps) {
   const part = partOf(rig, placed);
-  const [open, setOpen] = useState<'note'>();
+  const [open, setOpen] = useState<'note' | 'figures'>();
   const placedPart = rig.parts.find((p) => p.id === placed);
   if (!part || !placedPart) return null;
   const laid = { placed: placedPart, part };
@@ -86,8 +87,15 @@ export function RungCard({ rig, placed, analysis, drawer, edit, preview, add }: 
           </button>
         )}
         <LazyMenu label={`More for ${nameOf(rig, placed)}`} content={<Ellipsis size={16} aria-hidden />}>
-          <PartMenu rig={rig} placed={placed} edit={edit} write={() => setOpen('note')} />
+          <PartMenu
+            rig={rig}
+            placed={placed}
+            edit={edit}
+            write={() => setOpen('note')}
+            figures={() => setOpen('figures')}
+          />
         </LazyMenu>
+        {open === 'figures' && <PlacedFigures laid={laid} edit={edit} close={() => setOpen(undefined)} />}
         {open === 'note' && (
           <NoteDialog rig={rig} placed={placed} edit={edit} close={() => setOpen(undefined)} />
         )}

@@ -1,12 +1,13 @@
 'use client';
 import { useState } from 'react';
 import { CATALOGUE, type Part } from '../../core/parts';
-import { applyEdit, isSource, type Rig } from '../../core/rig';
+import { applyEdit, isSource, withOwnParts, withUsedParts, type Rig } from '../../core/rig';
 import { addRig } from '../../store/rigs';
 import { PartSearch } from '../shared/part-search';
 import { askToAdd } from './asked-add';
 import { keeping } from '../shared/report-trouble';
 import { Sheet } from '../shared/sheet';
+import { useOwnParts } from '../shared/use-own-parts';
 import { showRig } from '../shared/use-rigs';
 
 const EMPTY: Rig = {
@@ -20,14 +21,17 @@ const EMPTY: Rig = {
   purpose: { sources: [], recorders: [] },
 };
 
-const SOURCES = CATALOGUE.filter(isSource);
-const RECORDERS = CATALOGUE.filter((part) => part.host);
-
 /** Two questions, then a rig with what was answered; the leads between follow on the Bench. */
 export function StartDialog({ close }: { close: () => void }) {
   const [have, setHave] = useState<Part>();
+  const own = useOwnParts();
+  const parts = [...own, ...CATALOGUE];
   const begin = (source: Part, recorder: Part) => {
-    const rig = [source, recorder].reduce((r, part) => applyEdit(r, { kind: 'place', part: part.id }), EMPTY);
+    const laid = [source, recorder].reduce(
+      (r, part) => applyEdit(r, { kind: 'place', part: part.id }),
+      withOwnParts(EMPTY, own),
+    );
+    const rig = withUsedParts(laid);
     const name = `${source.name} to ${recorder.name.charAt(0).toLowerCase()}${recorder.name.slice(1)}`;
     close();
     askToAdd(rig.parts[0]?.id);
@@ -50,12 +54,12 @@ export function StartDialog({ close }: { close: () => void }) {
           <PartSearch
             key="into"
             label="What is it going into?"
-            parts={RECORDERS}
+            parts={parts.filter((part) => part.host)}
             choose={(part) => begin(have, part)}
           />
         </>
       ) : (
-        <PartSearch key="have" label="What do you have?" parts={SOURCES} choose={setHave} />
+        <PartSearch key="have" label="What do you have?" parts={parts.filter(isSource)} choose={setHave} />
       )}
     </Sheet>
   );

@@ -3,10 +3,9 @@ import { ArrowLeftRight, X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import type { Drawer, Option } from '../../core/fixes';
-import { findPart } from '../../core/parts';
 import { verdictRank } from '../../core/pipeline/verdict';
 import { nameOf, sayChoice, sayOutcome } from '../../core/report';
-import type { Rig, RigEdit } from '../../core/rig';
+import { partIn, type Rig, type RigEdit } from '../../core/rig';
 import { getProver } from '../../workers/engine';
 import { CURRENCY, money } from '../shared/money';
 import { VERDICT_SIGN } from '../shared/verdict-sign';
@@ -30,7 +29,7 @@ function useOptions(rig: Rig, placed: string, open: boolean): Option[] | undefin
 
 function OptionRow(props: { rig: Rig; option: Option; drawer: Drawer; choose: () => void }) {
   const { rig, option, drawer, choose } = props;
-  const part = option.part === undefined ? undefined : findPart(option.part);
+  const part = option.part === undefined ? undefined : partIn(rig, option.part);
   const { Icon, word, text } = VERDICT_SIGN[option.outcome.verdict];
   const cost =
     part && ((drawer[part.id] ?? 0) > 0 ? 'In the drawer' : `About ${money(part.price, CURRENCY)}`);

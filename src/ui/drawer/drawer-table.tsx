@@ -6,7 +6,7 @@ import { PartIcon } from '../bench/part-icon';
 import { CURRENCY, money } from '../shared/money';
 import { keeping } from '../shared/report-trouble';
 
-async function setCount(part: string, count: number): Promise<void> {
+export async function setCount(part: string, count: number): Promise<void> {
   await database.transaction('rw', database.drawer, async () => {
     const current = await database.drawer.get(part);
     if (count > 0) await database.drawer.put({ ...current, part, count });
@@ -54,10 +54,11 @@ function Row({ part, item }: { part: Part; item: DrawerItem | undefined }) {
 }
 
 /** Owned parts first, then the rest of the catalogue at zero. */
-export function DrawerTable({ items }: { items: readonly DrawerItem[] }) {
+export function DrawerTable({ items, own }: { items: readonly DrawerItem[]; own: readonly Part[] }) {
   const byPart = new Map(items.map((item) => [item.part, item]));
-  const owned = CATALOGUE.filter((part) => byPart.has(part.id));
-  const others = CATALOGUE.filter((part) => !byPart.has(part.id));
+  const parts = [...own, ...CATALOGUE];
+  const owned = parts.filter((part) => byPart.has(part.id));
+  const others = parts.filter((part) => !byPart.has(part.id));
   const group = (title: string, parts: readonly Part[]) =>
     parts.length > 0 && (
       <section aria-label={title} className="mt-5">

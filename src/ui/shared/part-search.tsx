@@ -11,10 +11,12 @@ interface PartSearchProps {
   readonly about?: (part: Part) => ReactNode;
   /** Above the parts: other things that can be chosen here. */
   readonly children?: ReactNode;
+  /** The same, where what was typed decides. */
+  readonly above?: (query: string) => ReactNode;
 }
 
 /** A list of parts to look through by name, socket or counted bands; arrows and Enter, or a thumb. */
-export function PartSearch({ label, parts, choose, about, children }: PartSearchProps) {
+export function PartSearch({ label, parts, choose, about, children, above }: PartSearchProps) {
   const [query, setQuery] = useState('');
   const found = parts
     .filter((part) => answersTo(part, query))
@@ -30,6 +32,7 @@ export function PartSearch({ label, parts, choose, about, children }: PartSearch
       />
       <Command.List className="mt-2 min-h-0 flex-1 overflow-y-auto">
         {children}
+        {above?.(query)}
         {found.length === 0 && (
           <p className="text-soft p-3">Nothing in the catalogue answers to that here.</p>
         )}
