@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
 import { openBrowser, type Browser } from './browser';
 import { Page } from './page';
@@ -54,6 +55,30 @@ describe('nothing is lost', () => {
     await driver.get(`${inject('address')}?rig=slipway-diary`);
     await page.verdict('silent', 'wrong-mic');
     expect(await valueOf(page, 'Output')).toBe('low');
+  });
+
+  it('a rig stored by an older Symplex is left alone, with its version named and a file offered', async () => {
+    await browser.driver.executeAsyncScript(
+      `const done = arguments[arguments.length - 1];
+       const open = indexedDB.open('symplex');
+       open.onsuccess = () => {
+         const rigs = open.result.transaction('rigs', 'readwrite').objectStore('rigs');
+         const doc = { format: 'symplex-rig', version: 0, id: 'old-rig', name: 'Old rig', leads: ['a'] };
+         rigs.put({ id: 'old-rig', doc, past: [], future: [], updatedAt: 1 }).onsuccess = () => done();
+       };`,
+    );
+    await browser.driver.get(`${inject('address')}?rig=old-rig`);
+    await page.find('//h1[contains(., "Old rig cannot be laid out")]');
+    expect(await page.text('//main//*[@role="alert"]')).toContain(
+      'its version is 0, and this one reads version 1',
+    );
+    await page.button('Export it as it is');
+    expect(JSON.parse(readFileSync(await page.downloaded(), 'utf8'))).toMatchObject({
+      version: 0,
+      leads: ['a'],
+    });
+    await page.button('Slipway diary');
+    await page.verdict('silent', 'wrong-mic');
   });
 
   it('a full disk is told in one message that offers the rig as a file', async () => {

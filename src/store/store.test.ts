@@ -1,7 +1,10 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { checkRig } from '../core/rig/read';
+import { findPart } from '../core/parts';
+import { ownCopy } from '../core/parts/own-part';
 import { database } from './database';
+import { dropOwnPart, keepOwnPart } from './own-parts';
 import { openDemo, openDemoOnce } from './demo';
 import { addRig, deleteRig, duplicateRig, editRig, redoRig, restoreRig, undoRig } from './rigs';
 import { STARTER } from './starter';
@@ -60,6 +63,39 @@ describe('rigs in the store', () => {
   });
 });
 
+describe('own parts in the store', () => {
+  const pack = ownCopy(findPart('receiver-trs')!, 'Tarred pack', new Set());
+  beforeEach(() => database.ownParts.clear());
+
+  it('can be laid out in any rig, which then carries what it uses and no more', async () => {
+    const id = await addRig(STARTER);
+    await keepOwnPart(pack);
+    await keepOwnPart({ ...pack, id: 'own-unused' });
+    await editRig(id, { kind: 'swap', part: 'receiver', to: pack.id, ports: ['out'] });
+    const { doc } = await stored(id);
+    expect(doc.ownParts).toEqual([pack]);
+    expect(checkRig(doc).ok).toBe(true);
+    await undoRig(id);
+    expect((await stored(id)).doc).toEqual(STARTER);
+  });
+
+  it('one that is dropped from the drawer stays in the rigs that use it', async () => {
+    const id = await addRig(STARTER);
+    await keepOwnPart(pack);
+    await editRig(id, { kind: 'swap', part: 'receiver', to: pack.id, ports: ['out'] });
+    expect(await dropOwnPart(pack.id)).toEqual(pack);
+    await editRig(id, { kind: 'voice', voice: 'loud' });
+    expect((await stored(id)).doc.ownParts).toEqual([pack]);
+  });
+
+  it('an edit that the rig does not suit leaves no trace, own parts or not', async () => {
+    const id = await addRig(STARTER);
+    await keepOwnPart(pack);
+    await editRig(id, { kind: 'swap', part: 'receiver', to: 'no-such-part', ports: [] });
+    expect((await stored(id)).past).toEqual([]);
+  });
+});
+
 describe('the demo', () => {
   it('brings its rigs and drawer, and never overwrites', async () => {
     await openDemo();
@@ -83,6 +119,8 @@ describe('trouble with the store', () => {
     expect(sayStoreTrouble(Object.assign(new Error('x'), { name: 'VersionError' }))).toContain(
       'newer Symplex',
     );
+    const closed = Object.assign(new Error('x'), { name: 'DatabaseClosedError' });
+    expect(sayStoreTrouble(closed)).toContain('Another tab has opened a newer Symplex');
     expect(sayStoreTrouble(new Error('odd'))).toBe('The change was not kept: odd.');
   });
 });

@@ -5,6 +5,9 @@ export function sayStoreTrouble(error: unknown): string {
   if (name === 'QuotaExceededError' || inner === 'QuotaExceededError') {
     return 'The browser’s storage is full, so the last change was not kept. Export the rig, then free some space.';
   }
+  if (name === 'DatabaseClosedError') {
+    return 'Another tab has opened a newer Symplex, so the last change was not kept here. Export the rig if you need it, then reload this page.';
+  }
   if (name === 'VersionError') {
     return 'A newer Symplex has used this storage. Reload the page to get it; nothing was changed.';
   }

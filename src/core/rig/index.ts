@@ -18,6 +18,7 @@ export {
 } from './lookup';
 export type { RigEdit } from './edits';
 export { applyEdit, freshId, isSource, swapEdits } from './edits';
+export { freeSocketsFor } from './sockets';
 export { matchPorts } from './match-ports';
 export type { ReadProblem } from './problems';
 export { sayProblem } from './problems';

@@ -1,10 +1,10 @@
 'use client';
 import { Command } from 'cmdk';
-import { useEffect, useMemo, useState } from 'react';
-import type { Drawer, Option } from '../../core/fixes';
+import { useMemo, useState } from 'react';
+import type { Drawer } from '../../core/fixes';
 import type { Part, PartPort } from '../../core/parts';
 import { connectorName, mate } from '../../core/plugs';
-import { nameOf, sayOutcome } from '../../core/report';
+import { nameOf } from '../../core/report';
 import {
   applyEdit,
   isSource,
@@ -17,11 +17,10 @@ import {
   type Rig,
   type RigEdit,
 } from '../../core/rig';
-import { getProver } from '../../workers/engine';
 import { CURRENCY, money } from '../shared/money';
 import { PartSearch } from '../shared/part-search';
 import { Sheet } from '../shared/sheet';
-import { VERDICT_SIGN } from '../shared/verdict-sign';
+import { Outcome, useOutcomes } from './outcomes';
 
 interface AddDialogProps {
   readonly rig: Rig;
@@ -61,31 +60,6 @@ const looseEnds = (rig: Rig, placed: string, port: PartPort): { ref: PortRef; po
         .map((end) => ({ ...end, rank: laid.part.host ? 0 : end.port.id === 'charge' ? 2 : 1 })),
     )
     .sort((a, b) => a.rank - b.rank);
-
-/** What each edit would do, in their order; nothing until the prover has answered. */
-function useOutcomes(rig: Rig, edits: readonly RigEdit[]): readonly Option[] {
-  const [found, setFound] = useState<{ of: readonly RigEdit[]; options: readonly Option[] }>();
-  useEffect(() => {
-    let current = true;
-    void getProver()
-      .outcomes(rig, edits)
-      .then((options) => current && setFound({ of: edits, options }));
-    return () => {
-      current = false;
-    };
-  }, [rig, edits]);
-  return found?.of === edits ? found.options : [];
-}
-
-function Outcome({ rig, option }: { rig: Rig; option: Option | undefined }) {
-  if (!option) return null;
-  const { Icon, word, text } = VERDICT_SIGN[option.outcome.verdict];
-  return (
-    <span className={`flex items-start gap-1 text-sm ${text}`}>
-      <Icon size={16} aria-hidden className="mt-0.5 flex-none" /> {word}. {sayOutcome(rig, option.outcome)}
-    </span>
-  );
-}
 
 /** What is likelier to be meant stands higher: what is owned, what records, what leads on. */
 const rankOf = (part: Part, drawer: Drawer): number =>

@@ -48,7 +48,7 @@ export function Bench({ record }: { record: RigRecord }) {
   const fixes = useFixes(analysed, drawer);
   return (
     <div className="lg:grid lg:h-dvh lg:grid-cols-[minmax(0,1fr)_minmax(320px,24rem)]">
-      <div className="px-3 pt-3 pb-6 lg:overflow-y-auto lg:px-6">
+      <div data-scrolls className="px-3 pt-3 pb-6 lg:overflow-y-auto lg:px-6">
         <BenchHeader record={record} edit={edit} />
         {analysed && <Ladder {...analysed} edit={edit} preview={preview} add={setAdding} drawer={drawer} />}
         {adding !== undefined && (

@@ -5,13 +5,15 @@ import { useState } from 'react';
 import type { Finding } from '../../core/checks';
 import type { JointView } from '../../core/pipeline';
 import { sayBracket, sayJoint, sayTitle } from '../../core/report';
-import type { Rig } from '../../core/rig';
+import type { Joint, Rig, RigEdit } from '../../core/rig';
 import { ContactTable } from './contact-table';
 import { JointDrawing } from './joint-drawing';
+import { PlugHandle } from './plug-handle';
 
 interface JointRowProps {
   readonly rig: Rig;
   readonly joint: JointView;
+  readonly own: Joint;
   readonly finding: Finding | undefined;
   /** The part on the rung above. */
   readonly above: string | undefined;
@@ -19,6 +21,8 @@ interface JointRowProps {
   readonly leadsTo: string | undefined;
   /** Contacts on which nothing lies. */
   readonly floating: readonly string[];
+  readonly edit: (change: RigEdit) => void;
+  readonly carry: (joint: string | undefined) => void;
 }
 
 function Marker({ bad }: { bad: boolean }) {
@@ -31,7 +35,7 @@ function Marker({ bad }: { bad: boolean }) {
 }
 
 /** A joint: one quiet line when good, open and large when bad; opens to its contacts either way. */
-export function JointRow({ rig, joint, finding, above, leadsTo, floating }: JointRowProps) {
+export function JointRow({ rig, joint, finding, above, leadsTo, floating, ...rest }: JointRowProps) {
   const bad = finding !== undefined && finding.severity !== 'note';
   const [opened, setOpened] = useState<boolean>();
   const open = opened ?? bad;
@@ -43,20 +47,23 @@ export function JointRow({ rig, joint, finding, above, leadsTo, floating }: Join
       className={bad ? 'border-l-4 border-[var(--vermilion)] bg-[var(--vermilion-wash)]' : ''}
     >
       <Marker bad={bad} />
-      <Collapsible.Trigger
-        className={`flex min-h-11 w-full items-center gap-2 px-3 text-left ${
-          bad ? 'text-vermilion text-lg font-bold' : 'text-soft'
-        }`}
-      >
-        <ChevronDown
-          size={18}
-          aria-hidden
-          className={`flex-none transition-transform ${open ? '' : '-rotate-90'}`}
-        />
-        {title}
-        {leadsTo && <span className="font-normal"> back to {leadsTo}</span>}
-        {finding && !bad && <span className="text-brass font-semibold">: {sayBracket(rig, finding)}</span>}
-      </Collapsible.Trigger>
+      <div className="flex items-start">
+        <Collapsible.Trigger
+          className={`flex min-h-11 min-w-0 flex-1 items-center gap-2 px-3 text-left ${
+            bad ? 'text-vermilion text-lg font-bold' : 'text-soft'
+          }`}
+        >
+          <ChevronDown
+            size={18}
+            aria-hidden
+            className={`flex-none transition-transform ${open ? '' : '-rotate-90'}`}
+          />
+          {title}
+          {leadsTo && <span className="font-normal"> back to {leadsTo}</span>}
+          {finding && !bad && <span className="text-brass font-semibold">: {sayBracket(rig, finding)}</span>}
+        </Collapsible.Trigger>
+        <PlugHandle rig={rig} joint={rest.own} edit={rest.edit} carry={rest.carry} />
+      </div>
       <Collapsible.Content className="px-3 pb-3">
         <JointDrawing
           rig={rig}

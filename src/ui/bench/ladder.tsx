@@ -1,5 +1,5 @@
 'use client';
-import { memo } from 'react';
+import { memo, useState } from 'react';
 import type { Drawer } from '../../core/fixes';
 import type { Lane, Rung } from '../../core/pipeline';
 import { nameOf } from '../../core/report';
@@ -8,6 +8,7 @@ import type { Editing } from './bench';
 import { aliveRungs, findingAt } from './joint-status';
 import { JointRow } from './joint-row';
 import { RungCard } from './rung-card';
+import { SocketChips } from './socket-chips';
 import type { Analysed } from './use-analysis';
 
 interface LadderProps extends Analysed, Editing {
@@ -55,10 +56,11 @@ function anchorOf(rungs: readonly Rung[], rung: Rung): Rung | undefined {
 
 interface RungProps extends LadderProps {
   readonly rung: Rung;
+  readonly carry: (joint: string | undefined) => void;
 }
 
 /** The joints of a rung: the one by which it hangs, and those that close a loop. */
-function Joints({ rung, rig, analysis }: RungProps) {
+function Joints({ rung, rig, analysis, edit, carry }: RungProps) {
   const ids = [...(rung.joint === undefined ? [] : [rung.joint]), ...(rung.also ?? [])];
   return ids.map((id) => {
     const joint = analysis.joints.find((j) => j.id === id);
@@ -70,6 +72,9 @@ function Joints({ rung, rig, analysis }: RungProps) {
         key={id}
         rig={rig}
         joint={joint}
+        own={own}
+        edit={edit}
+        carry={carry}
         finding={findingAt(analysis, id)}
         above={id === rung.joint ? rung.from : far}
         leadsTo={id === rung.joint ? undefined : nameOf(rig, far)}
@@ -82,6 +87,7 @@ function Joints({ rung, rig, analysis }: RungProps) {
 /** The rig as the lead is followed by hand: the source at the top, the recorder at the foot. */
 export const Ladder = memo(function Ladder(props: LadderProps) {
   const { rig, analysis, drawer, edit, preview, add } = props;
+  const [carried, carry] = useState<string>();
   const alive = aliveRungs(analysis);
   const { rungs } = analysis;
   const spine = rungs.filter((rung) => rung.depth === 0);
@@ -110,7 +116,7 @@ export const Ladder = memo(function Ladder(props: LadderProps) {
               <div className="relative pl-8">
                 {hasCord && <Cord alive={lives} />}
                 <div className={lean}>
-                  <Joints {...props} rung={rung} />
+                  <Joints {...props} rung={rung} carry={carry} />
                 </div>
               </div>
             )}
@@ -122,7 +128,8 @@ export const Ladder = memo(function Ladder(props: LadderProps) {
             )}
             <div className="relative pl-8">
               {hasCord && <Cord alive={lives} first={place === 0} last={place === spine.length - 1} />}
-              <div className={lean}>
+              <div className={`relative ${lean}`}>
+                {carried !== undefined && <SocketChips rig={rig} placed={rung.placed} carried={carried} />}
                 <RungCard
                   rig={rig}
                   placed={rung.placed}

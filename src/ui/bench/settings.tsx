@@ -1,4 +1,5 @@
 'use client';
+import { memo } from 'react';
 import type { PartSetting, SwitchSetting } from '../../core/parts';
 import { settingOf, type LaidPart, type SettingValue } from '../../core/rig';
 import type { Editing } from './bench';
@@ -38,16 +39,17 @@ interface SettingsProps extends Pick<Editing, 'edit' | 'preview'> {
   readonly laid: LaidPart;
 }
 
-function SettingField({
-  laid,
-  setting,
-  name,
-  edit,
-  preview,
-}: SettingsProps & { setting: PartSetting; name: string }) {
-  const value = settingOf(laid, setting.id);
-  const to = (option: SettingValue) =>
-    ({ kind: 'set', part: laid.placed.id, setting: setting.id, option }) as const;
+interface SettingFieldProps extends Pick<Editing, 'edit' | 'preview'> {
+  readonly placed: string;
+  readonly setting: PartSetting;
+  readonly name: string;
+  readonly value: SettingValue | undefined;
+}
+
+/** One knob or switch; drawn anew only when it is the one that was turned. */
+const SettingField = memo(function SettingField(props: SettingFieldProps) {
+  const { placed, setting, name, value, edit, preview } = props;
+  const to = (option: SettingValue) => ({ kind: 'set', part: placed, setting: setting.id, option }) as const;
   const change = (option: SettingValue) => edit(to(option));
   return setting.kind === 'switch' ? (
     <SwitchField setting={setting} name={name} value={value} change={change} />
@@ -60,7 +62,7 @@ function SettingField({
       turn={(next) => preview(to(next))}
     />
   );
-}
+});
 
 /** Beyond this many, knobs and switches are folded away under the groups that their names begin with. */
 const SHOWN_AT_ONCE = 5;
@@ -74,7 +76,15 @@ const ownName = (setting: PartSetting): string =>
 export function Settings({ laid, edit, preview }: SettingsProps) {
   const all = laid.part.settings ?? [];
   const field = (setting: PartSetting, name: string) => (
-    <SettingField key={setting.id} laid={laid} setting={setting} name={name} edit={edit} preview={preview} />
+    <SettingField
+      key={setting.id}
+      placed={laid.placed.id}
+      setting={setting}
+      name={name}
+      value={settingOf(laid, setting.id)}
+      edit={edit}
+      preview={preview}
+    />
   );
   if (all.length <= SHOWN_AT_ONCE) return all.map((setting) => field(setting, setting.name));
   const groups = new Map<string, PartSetting[]>();

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import type { Drawer, Fix } from '../../core/fixes';
 import type { Analysis } from '../../core/pipeline';
 import type { Rig } from '../../core/rig';
@@ -18,7 +18,10 @@ export function useAnalysis(rig: Rig): Analysed | undefined {
     let current = true;
     void getEngine()
       .analyse(rig)
-      .then((analysis) => current && setAnalysed({ rig, analysis }));
+      .then((analysis) => {
+        // Drawn in slices: the hand on a knob comes first.
+        if (current) startTransition(() => setAnalysed({ rig, analysis }));
+      });
     return () => {
       current = false;
     };

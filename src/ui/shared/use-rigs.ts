@@ -7,7 +7,7 @@ import { database, type RigRecord } from '../../store/database';
 export function useRigs(): RigRecord[] | undefined {
   return useLiveQuery(async () => {
     const rigs = await database.rigs.toArray();
-    return rigs.sort((a, b) => a.doc.name.localeCompare(b.doc.name));
+    return rigs.sort((a, b) => String(a.doc.name).localeCompare(String(b.doc.name)));
   });
 }
 
