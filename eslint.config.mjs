@@ -14,6 +14,8 @@ const STAGES = [
   'pipeline',
   'checks',
   'fixes',
+  'levels',
+  'route',
   'report',
 ];
 const OUTSIDE = ['react', 'react-*', 'next', 'next/*', 'dexie', 'dexie-*', 'comlink', 'zustand', 'node:*'];

@@ -1,0 +1,94 @@
+import type { Severity } from '../checks';
+import { applyEdit, laidParts, settingOf, type LaidPart, type Rig, type RigEdit } from '../rig';
+import { judgeRig, levelMiss, TARGET_PEAK, type Judged } from './judged';
+import { switchesFor, WIRED_WRONG } from './switches';
+
+/** A rig with its switches and knobs set, and what is said of it then. */
+export interface Settled {
+  readonly rig: Rig;
+  readonly judged: Judged;
+  /** How often the pipeline was run. */
+  readonly runs: number;
+}
+
+/** A rig that is not settled by so many runs is left as it then stands. */
+const MOST_RUNS = 60;
+
+const WEIGHED: readonly Severity[] = ['danger', 'blocks', 'spoils'];
+
+/** Worst first: what hurts, what stops it, what spoils it, then how far levels are off. */
+function scoreOf({ findings, arrives }: Judged): number[] {
+  const counts = WEIGHED.map((severity) => findings.filter((f) => f.severity === severity).length);
+  const unheard = arrives.filter((a) => a.state !== 'recorded').length;
+  return [
+    counts[0] ?? 0,
+    unheard,
+    counts[1] ?? 0,
+    counts[2] ?? 0,
+    arrives.reduce((sum, a) => sum + levelMiss(a), 0),
+  ];
+}
+
+function isLess(a: readonly number[], b: readonly number[]): boolean {
+  const at = a.findIndex((value, index) => Math.abs(value - (b[index] ?? 0)) > 1e-9);
+  return at >= 0 && (a[at] ?? 0) < (b[at] ?? 0);
+}
+
+const isGood = (score: readonly number[]): boolean => score.every((value) => value < 1e-9);
+
+/** No switch can help: the wires are wrong. */
+export const isHopeless = ({ findings }: Judged): boolean =>
+  findings.some((f) => f.severity === 'blocks' && WIRED_WRONG.includes(f.code));
+
+/** Knobs turned by what an arrival lacks or has too much, each tried on its own, from the source forward. */
+function knobEdits(rig: Rig, judged: Judged): RigEdit[] {
+  const miss = judged.arrives.filter((a) => a.state !== 'recorded' || levelMiss(a) > 0);
+  const worst = miss[0] ?? judged.arrives[0];
+  if (!worst || !Number.isFinite(worst.peak)) return [];
+  const clipping = judged.findings.some((f) => f.code === 'stage-clips');
+  const by = clipping ? -12 : Math.min(TARGET_PEAK - worst.peak, worst.headroom + TARGET_PEAK);
+  const turn = (laid: LaidPart): RigEdit[] =>
+    (laid.part.settings ?? []).flatMap((setting) => {
+      if (setting.kind !== 'knob') return [];
+      const stands = Number(settingOf(laid, setting.id));
+      const steps = Math.round((stands + by - setting.from) / setting.step);
+      const option = Math.min(setting.to, Math.max(setting.from, setting.from + steps * setting.step));
+      return option === stands ? [] : [{ kind: 'set', part: laid.placed.id, setting: setting.id, option }];
+    });
+  return laidParts(rig).flatMap(turn);
+}
+
+/**
+ * Switches and knobs set so that every source is recorded and neither clips nor drowns, as far as single turns, one after the
+ * other, lead there: each is kept only if the pipeline finds the rig better for it.
+ */
+export function settle(begun: Rig): Settled {
+  let rig = begun;
+  let judged = judgeRig(rig);
+  let score = scoreOf(judged);
+  let runs = 1;
+  const attempt = (edits: readonly RigEdit[]): boolean => {
+    for (const edit of edits) {
+      if (runs >= MOST_RUNS) return false;
+      const next = applyEdit(rig, edit);
+      const found = judgeRig(next);
+      runs += 1;
+      const nextScore = scoreOf(found);
+      if (!isLess(nextScore, score)) continue;
+      [rig, judged, score] = [next, found, nextScore];
+      return true;
+    }
+    return false;
+  };
+  while (!isGood(score) && runs < MOST_RUNS && !isHopeless(judged)) {
+    const { findings } = judged;
+    const serious = findings.filter((f) => f.severity !== 'note');
+    const level = (code: string) => code === 'clips' || code === 'stage-clips' || code === 'too-quiet';
+    const better =
+      serious.filter((f) => !level(f.code)).some((f) => attempt(switchesFor(rig, f))) ||
+      attempt(knobEdits(rig, judged)) ||
+      serious.filter((f) => level(f.code)).some((f) => attempt(switchesFor(rig, f)));
+    if (!better) break;
+  }
+  return { rig, judged, runs };
+}

@@ -1,0 +1,172 @@
+import { mate } from '../plugs';
+import type { Part, PartPort } from '../parts';
+import type { PortRef } from '../rig';
+import { isDigital } from './ends';
+import { insideOf, nodesOfPort, reach } from './inside';
+import { isTaken, pieceOf, withJoint, withPiece, type Layout } from './layout';
+
+/** A part at the end of a short branch, with a lead or adapter before it where it does not fit by itself. */
+interface Branch {
+  readonly leaf: Part;
+  readonly port: PartPort;
+  readonly by?: { readonly part: Part; readonly near: PartPort; readonly far: PartPort };
+}
+
+/** Whether every wanted contact of one end of a link comes out at the other. */
+function conducts(part: Part, near: PartPort, far: PartPort, contacts: readonly string[]): boolean {
+  const { joined } = insideOf(part);
+  const out = new Set(nodesOfPort(far).map(([, node]) => node));
+  return contacts.every((contact) =>
+    [...reach(joined, [`${near.id}.${contact}`])].some((node) => out.has(node)),
+  );
+}
+
+/** Every way of putting a leaf onto a port: straight, or over one lead or adapter that conducts these contacts. */
+function branchesAt(
+  port: PartPort,
+  leaves: readonly { part: Part; port: PartPort }[],
+  links: readonly Part[],
+  contacts: (link: PartPort) => readonly string[],
+): Branch[] {
+  const straight = leaves
+    .filter((leaf) => mate(leaf.port, port).fits)
+    .map((leaf) => ({ leaf: leaf.part, port: leaf.port }));
+  const over = links.flatMap((part) =>
+    part.ports.flatMap((near) => {
+      const far = part.ports.find((other) => other !== near);
+      if (!far || !mate(near, port).fits || !conducts(part, near, far, contacts(near))) return [];
+      return leaves
+        .filter((leaf) => mate(leaf.port, far).fits)
+        .map((leaf) => ({ leaf: leaf.part, port: leaf.port, by: { part, near, far } }));
+    }),
+  );
+  return [...straight, ...over];
+}
+
+function withBranch(layout: Layout, at: PortRef, { leaf, port, by }: Branch): Layout {
+  let [grown, here] = [layout, at];
+  if (by) {
+    const link = withPiece(grown, by.part);
+    grown = withJoint(link.layout, here, { part: link.id, port: by.near.id });
+    here = { part: link.id, port: by.far.id };
+  }
+  const end = withPiece(grown, leaf);
+  return withJoint(end.layout, here, { part: end.id, port: port.id });
+}
+
+const isPlainLink = (part: Part): boolean =>
+  part.ports.length === 2 && !part.host && !part.hub && !part.bus && (part.settings ?? []).length === 0;
+
+/** Sockets by which a part may be fed from outside, beside the plug of its host. */
+export function powerSockets(part: Part): string[] {
+  const named = [...(part.power ?? []), ...(part.hub?.supplied ?? [])].flatMap((source) =>
+    'port' in source ? [source.port] : [],
+  );
+  const charge = part.ports.filter((port) => port.id === 'charge').map((port) => port.id);
+  return [...new Set([...named, ...charge])].filter((id) => id !== part.bus?.port);
+}
+
+/** The layout with a supply at one of its sockets, in each way that there is. */
+export function withSupply(layout: Layout, at: PortRef, parts: readonly Part[]): Layout[] {
+  const port = pieceOf(layout, at.part)?.part.ports.find((p) => p.id === at.port);
+  if (!port || isTaken(layout, at)) return [];
+  const outlets = parts.flatMap((part) =>
+    part.family === 'supply'
+      ? (part.outlets ?? []).flatMap((outlet) => {
+          const found = part.ports.find((p) => p.id === outlet.port);
+          return found ? [{ part, port: found }] : [];
+        })
+      : [],
+  );
+  const leads = parts.filter((part) => isPlainLink(part) && part.ports.every(isDigital));
+  return branchesAt(port, outlets, leads, () => ['V', 'G']).map((branch) => withBranch(layout, at, branch));
+}
+
+/** Parts that are worn on the ears and bring no microphone. */
+const isHeadphones = (part: Part): boolean =>
+  part.family === 'headphones' && !part.circuit.some((e) => e.kind === 'electret' || e.kind === 'signal');
+
+/** Free sockets from which headphones could be fed, those nearest to the recorder first. */
+function listeningPorts(layout: Layout): PortRef[] {
+  return layout.pieces.toReversed().flatMap(({ id, part }) =>
+    part.ports
+      .filter((port) => !isDigital(port) && (port.direction === 'out' || port.direction === 'both'))
+      .filter((port) => Object.values(port.roles ?? {}).some((role) => role === 'left' || role === 'right'))
+      .map((port) => ({ part: id, port: port.id }))
+      .filter((ref) => !isTaken(layout, ref)),
+  );
+}
+
+/** The layout with headphones, in each socket that could feed them. */
+export function withHeadphones(layout: Layout, parts: readonly Part[]): Layout[] {
+  const ears = parts.filter(isHeadphones).flatMap((part) => {
+    const [port] = part.ports;
+    return port ? [{ part, port }] : [];
+  });
+  const links = parts.filter((part) => isPlainLink(part) && !part.ports.some(isDigital));
+  return listeningPorts(layout).flatMap((at) => {
+    const port = pieceOf(layout, at.part)?.part.ports.find((p) => p.id === at.port);
+    if (!port) return [];
+    return branchesAt(port, ears, links, (near) => nodesOfPort(near).map(([contact]) => contact)).map(
+      (branch) => withBranch(layout, at, branch),
+    );
+  });
+}
+
+/** Further sockets of a pair of neighbours that go together: the right of a pair whose left is joined already. */
+export function withPairs(layout: Layout): Layout {
+  let grown = layout;
+  for (const { plug, jack } of layout.joints) {
+    const [a, b] = [pieceOf(layout, plug.part), pieceOf(layout, jack.part)];
+    if (!a || !b) continue;
+    const used = (id: string, port: string) => isTaken(grown, { part: id, port });
+    const joined = a.part.ports.find((p) => p.id === plug.port);
+    const others = a.part.ports.filter(
+      (port) =>
+        port.connector === joined?.connector && port.direction === joined.direction && !isDigital(port),
+    );
+    const opposite = b.part.ports.find((p) => p.id === jack.port);
+    for (const port of others) {
+      if (used(a.id, port.id)) continue;
+      const match = b.part.ports.find(
+        (other) => !used(b.id, other.id) && other.direction === opposite?.direction && mate(port, other).fits,
+      );
+      if (match) grown = withJoint(grown, { part: a.id, port: port.id }, { part: b.id, port: match.id });
+    }
+  }
+  return grown;
+}
+
+/** A second lead beside one between two parts that have a further socket alike at either end. */
+export function withSecondLead(layout: Layout): Layout[] {
+  return layout.pieces.flatMap((lead) => {
+    if (!isPlainLink(lead.part) || lead.part.ports.some(isDigital)) return [];
+    const ends = layout.joints.flatMap(({ plug, jack }) =>
+      plug.part === lead.id
+        ? [{ own: plug, far: jack }]
+        : jack.part === lead.id
+          ? [{ own: jack, far: plug }]
+          : [],
+    );
+    if (ends.length !== 2) return [];
+    const second = withPiece(layout, lead.part);
+    let grown: Layout | undefined = second.layout;
+    for (const { own, far } of ends) {
+      const piece = pieceOf(layout, far.part);
+      const port = piece?.part.ports.find((p) => p.id === far.port);
+      const sibling = piece?.part.ports.find(
+        (other) =>
+          other.id !== far.port &&
+          other.connector === port?.connector &&
+          other.gender === port.gender &&
+          other.direction === port.direction &&
+          !isTaken(layout, { part: far.part, port: other.id }),
+      );
+      grown =
+        grown &&
+        sibling &&
+        withJoint(grown, { part: second.id, port: own.port }, { part: far.part, port: sibling.id });
+    }
+    return grown ? [grown] : [];
+  });
+}

@@ -1,0 +1,163 @@
+import type { Part, PartPort } from '../parts';
+import { boundsTo } from './bounds';
+import { across, couldRecord, exitsOf, type OpenEnd } from './ends';
+import { Heap } from './heap';
+import { insideOf } from './inside';
+import {
+  compareCosts,
+  costOfOneMore,
+  NOTHING,
+  plus,
+  useAlso,
+  useOf,
+  type Cost,
+  type Drawer,
+  type Used,
+} from './inventory';
+import type { Pool } from './pool';
+
+/** A part of a chain, entered by one port and left by another. */
+export interface Link {
+  readonly part: Part;
+  readonly entry: PartPort;
+  readonly exit: PartPort;
+}
+
+/** From a port of one part, over links, to a port of another. `kind` names what makes it another way than others. */
+export interface Chain {
+  readonly from: PartPort;
+  readonly links: readonly Link[];
+  readonly to: PartPort;
+  readonly kind: string;
+  readonly cost: Cost;
+}
+
+interface Node {
+  readonly from: PartPort;
+  readonly end: OpenEnd;
+  readonly links: readonly Link[];
+  readonly used: Used;
+  readonly kind: string;
+  readonly cost: Cost;
+  /** The least that the whole chain can cost. */
+  readonly bound: Cost;
+  /** The goal that its open end goes into; absent while it grows. */
+  readonly to?: PartPort;
+}
+
+export interface ChainSearch {
+  readonly starts: readonly OpenEnd[];
+  readonly goal: Part;
+  /** Ports of the goal that may be reached. */
+  readonly ports: readonly PartPort[];
+  readonly pool: Pool;
+  readonly drawer: Drawer;
+  /** Whether what arrives at a port of the goal is any use there; what a recorder could record where absent. */
+  readonly accepts?: (port: PartPort, end: OpenEnd) => boolean;
+  readonly longest: number;
+  /** A way through a part that need not be followed. */
+  readonly refuses?: (part: Part, exit: OpenEnd) => boolean;
+}
+
+const wordsOf = (end: OpenEnd): string =>
+  [...end.labels]
+    .map(([contact, words]) => `${contact}:${words}`)
+    .sort()
+    .join(' ');
+
+const signatureOf = ({ from, end, kind }: Node): string =>
+  `${from.id}|${kind}|${end.port.connector} ${end.port.gender}|${wordsOf(end)}|${end.wants}`;
+
+/**
+ * Whether `a` can stand for `b` in every chain that goes on from either: it costs no more even where everything that it
+ * took from the drawer beyond what `b` took has to be bought again.
+ */
+function standsFor(a: Node, b: Node, drawer: Drawer, prices: ReadonlyMap<string, number>): boolean {
+  let again: Cost = a.cost;
+  for (const [id, count] of a.used) {
+    const more = Math.min(count, drawer[id] ?? 0) - Math.min(b.used.get(id) ?? 0, drawer[id] ?? 0);
+    if (more > 0) again = plus(again, { purchases: more, price: more * (prices.get(id) ?? 0), joints: 0 });
+  }
+  return compareCosts(again, b.cost) <= 0 && a.links.length <= b.links.length;
+}
+
+/** Grows chains from open ends to a goal, the cheapest first; of chains of one kind only the best goes on. */
+export class ChainFinder {
+  private readonly queue = new Heap<Node>((a, b) => compareCosts(a.bound, b.bound));
+  private readonly settled = new Map<string, Node[]>();
+  private readonly prices: ReadonlyMap<string, number>;
+  private readonly least: (port: PartPort) => Cost | undefined;
+  /** How many open ends have been looked at. */
+  expanded = 0;
+
+  constructor(private readonly search: ChainSearch) {
+    this.prices = new Map(search.pool.parts.map((part) => [part.id, part.price]));
+    this.least = boundsTo(search.ports, search.pool, search.drawer);
+    for (const end of search.starts) {
+      this.grow({ from: end.port, end, links: [], used: useOf([]), kind: end.port.id, cost: NOTHING });
+    }
+  }
+
+  /** The least that the next chain can cost; undefined when there is none. */
+  get bound(): Cost | undefined {
+    return this.queue.peek()?.bound;
+  }
+
+  /** The next chain, or undefined: when there is none, or after one step that led to none yet. */
+  step(): Chain | undefined {
+    const node = this.queue.pop();
+    if (!node) return undefined;
+    if (node.to) {
+      const kind = `${node.kind}>${node.to.id} ${wordsOf(node.end)}`;
+      return { from: node.from, links: node.links, to: node.to, kind, cost: node.cost };
+    }
+    this.expanded += 1;
+    if (this.isSettled(node)) return undefined;
+    this.arrive(node);
+    if (node.links.length < this.search.longest) this.extend(node);
+    return undefined;
+  }
+
+  private isSettled(node: Node): boolean {
+    const key = signatureOf(node);
+    const others = this.settled.get(key) ?? [];
+    if (others.some((other) => standsFor(other, node, this.search.drawer, this.prices))) return true;
+    this.settled.set(key, [...others, node]);
+    return false;
+  }
+
+  private arrive(node: Node): void {
+    const { ports, goal, accepts } = this.search;
+    for (const port of ports) {
+      const labels = across(node.end, port);
+      if (!labels) continue;
+      const end = { ...node.end, labels };
+      const good = accepts ? accepts(port, end) : couldRecord(goal, port, labels, end.wants);
+      if (!good) continue;
+      const cost = plus(node.cost, { ...NOTHING, joints: 1 });
+      this.queue.push({ ...node, end, cost, bound: cost, to: port });
+    }
+  }
+
+  private extend(node: Node): void {
+    for (const { part, port } of this.search.pool.takes(node.end.port)) {
+      const labels = across(node.end, port);
+      if (!labels) continue;
+      const cost = plus(node.cost, costOfOneMore(part, node.used, this.search.drawer));
+      for (const end of exitsOf(part, port, labels, node.end)) {
+        if (this.search.refuses?.(part, end)) continue;
+        const plain = insideOf(part).plain || (end.digital && !part.hub && !part.bus);
+        const kind = plain
+          ? node.kind
+          : `${node.kind}>${part.id}.${port.id}[${wordsOf({ ...end, labels })}].${end.port.id}`;
+        const links = [...node.links, { part, entry: port, exit: end.port }];
+        this.grow({ ...node, end, links, used: useAlso(node.used, part), kind, cost });
+      }
+    }
+  }
+
+  private grow(node: Omit<Node, 'bound'>): void {
+    const ahead = this.least(node.end.port);
+    if (ahead) this.queue.push({ ...node, bound: plus(node.cost, ahead) });
+  }
+}

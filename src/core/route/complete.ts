@@ -1,0 +1,46 @@
+import type { Part } from '../parts';
+import { withHeadphones, withPairs, withSupply } from './attach';
+import { chargingSockets, suppliedPorts } from './charging';
+import { isDigital } from './ends';
+import type { Layout } from './layout';
+import type { Wishes } from './request';
+import { metresOf } from './wishes';
+
+/** Of many ways to add the same thing no more than this many are followed, the first ones. */
+const MOST_WAYS = 6;
+
+/** A supply at some charging socket of every recorder that would not charge otherwise. */
+function charged(layout: Layout, parts: readonly Part[]): Layout[] {
+  return layout.recorders.reduce<Layout[]>(
+    (layouts, host) =>
+      layouts.flatMap((one) =>
+        suppliedPorts(one, host)
+          ? [one]
+          : chargingSockets(one, host).flatMap((at) => withSupply(one, at, parts)),
+      ),
+    [layout],
+  );
+}
+
+/** One of the leads made as long as what is missing, each of them in turn; those that carry sound first. */
+function stretched(layout: Layout, metres: number): Layout[] {
+  const missing = metres - metresOf(layout);
+  if (missing <= 0) return [layout];
+  const leads = layout.pieces.filter(({ part }) => part.length !== undefined);
+  const analogue = leads.filter(({ part }) => !part.ports.some(isDigital));
+  return [...analogue, ...leads.filter((lead) => !analogue.includes(lead))].map((lead) => ({
+    ...layout,
+    pieces: layout.pieces.map((piece) =>
+      piece === lead ? { ...piece, length: (piece.part.length ?? 0) + missing } : piece,
+    ),
+  }));
+}
+
+/** What a chain from source to recorder still lacks of what was asked for: the other half of a pair, headphones, a charger, metres. */
+export function completed(bare: Layout, wishes: Wishes, parts: readonly Part[]): Layout[] {
+  const paired = withPairs(bare);
+  const heard = wishes.hear || wishes.guests ? withHeadphones(paired, parts) : [paired];
+  const fed = wishes.charge ? heard.flatMap((layout) => charged(layout, parts)) : heard;
+  const long = wishes.length === undefined ? fed : fed.flatMap((l) => stretched(l, wishes.length ?? 0));
+  return long.slice(0, MOST_WAYS * (wishes.hear || wishes.guests || wishes.charge ? 8 : 1));
+}

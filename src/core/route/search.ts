@@ -1,0 +1,240 @@
+import { appOf, takeOf } from '../flow';
+import { isHopeless, settle } from '../levels';
+import { CATALOGUE, EVIDENCE_KINDS, findPart, WAYS, type Part, type Way } from '../parts';
+import type { LaidPart, Rig } from '../rig';
+import { completed } from './complete';
+import type { OpenEnd } from './ends';
+import { Heap } from './heap';
+import { compareCosts, comparePrices, type Cost } from './inventory';
+import { layoutCost, rigOf, type Layout, type Piece } from './layout';
+import { poolOf, type Pool } from './pool';
+import { bestOf, compareFound, gradeOfEvidence, type Found } from './rank';
+import { repairsOf } from './repairs';
+import type { RouteRequest } from './request';
+import { streamsOf, type Ground, type Stream } from './streams';
+import { isAllowed, meets } from './wishes';
+
+/** How many routes are wanted, and how much may be spent on finding them. */
+export interface SearchLimits {
+  readonly count: number;
+  /** Layouts that the pipeline is asked about. */
+  readonly mostJudged: number;
+  /** Open ends that are looked at. */
+  readonly mostSteps: number;
+  /** Parts in a chain. */
+  readonly longest: number;
+}
+
+export const LIMITS: SearchLimits = { count: 5, mostJudged: 500, mostSteps: 60_000, longest: 8 };
+
+export interface SearchResult {
+  /** The best routes, best first. */
+  readonly found: readonly Found[];
+  /** Layouts that the pipeline judged. */
+  readonly searched: number;
+  /** No limit cut the search: nothing better is left. */
+  readonly complete: boolean;
+}
+
+export interface Progress {
+  readonly judged: number;
+  readonly found: number;
+}
+
+const partFor = (request: RouteRequest, id: string): Part => {
+  const part = findPart(id) ?? request.ownParts?.find((own) => own.id === id);
+  if (!part) throw new Error(`request: no part "${id}"`);
+  return part;
+};
+
+const pools = new WeakMap<readonly Part[], Pool>();
+function keptPool(parts: readonly Part[]): Pool {
+  const pool = pools.get(parts) ?? poolOf(parts);
+  pools.set(parts, pool);
+  return pool;
+}
+
+/** Everything that may be put between, under the wishes of a request. */
+export function allowedParts(request: RouteRequest, catalogue: readonly Part[] = CATALOGUE): readonly Part[] {
+  const { wishes = {}, catalogue: only, ownParts = [] } = request;
+  const limited = only !== undefined || ownParts.length > 0 || wishes.worn || wishes.risk === 'proven';
+  if (!limited && !wishes.buyNothing) return catalogue;
+  const owned = (part: Part) => (request.drawer?.[part.id] ?? 0) > 0;
+  return [...catalogue, ...ownParts].filter(
+    (part) =>
+      (only === undefined || only.includes(part.id)) &&
+      isAllowed(part, wishes) &&
+      (!wishes.buyNothing || owned(part)),
+  );
+}
+
+function piecesOf(request: RouteRequest): { sources: Piece[]; recorders: Piece[] } {
+  const taken = new Map<string, number>();
+  const idOf = (part: string) => {
+    const count = (taken.get(part) ?? 0) + 1;
+    taken.set(part, count);
+    return count === 1 ? part : `${part}-${count}`;
+  };
+  const sources = request.sources.map(({ part, label, settings }) => ({
+    id: idOf(part),
+    part: partFor(request, part),
+    ...(label !== undefined && { label }),
+    ...(settings && { settings }),
+  }));
+  const recorders = request.destinations.map((destination) => ({
+    id: idOf(destination.part),
+    part: partFor(request, destination.part),
+    ...(destination.app !== undefined && { app: destination.app }),
+  }));
+  return { sources, recorders };
+}
+
+const stub = ({ id, part, app }: Piece): LaidPart => ({
+  placed: { id, part: part.id, ...(app !== undefined && { app }) },
+  part,
+});
+
+const policyRig = (request: RouteRequest): Rig =>
+  rigOf({ pieces: [], joints: [], sources: [], recorders: [], kind: '' }, request);
+
+/** By which way numbers come to a host; a jack of its own is a headset way. */
+const wayAt = ({ device }: OpenEnd): Way =>
+  !device || device.bus?.registersAs === 'headset' || device.bus?.registersAs === 'analogue'
+    ? 'headset'
+    : 'usb';
+
+/** A camera or recorder records by itself: nothing is in doubt, and nobody has written it down. */
+const ITSELF = EVIDENCE_KINDS.indexOf('common practice');
+
+/** On what a recorder's app takes each way, as a grade; ways that it does not take are left out. */
+function gradesOf(request: RouteRequest, recorder: Piece): ReadonlyMap<Way, number> {
+  const host = stub(recorder);
+  const app = appOf(host);
+  const rig = policyRig(request);
+  return new Map(
+    WAYS.flatMap((way): [Way, number][] => {
+      if (!app) return [[way, ITSELF]];
+      const take = takeOf(rig, host, app, way);
+      return take.taken ? [[way, gradeOfEvidence(take.evidence)]] : [];
+    }),
+  );
+}
+
+/** One search under one grade of evidence: layouts by cost, judged as they come, until no better can follow. */
+class Search {
+  private readonly streams: Stream[];
+  private readonly waiting = new Heap<{ layout: Layout; cost: Cost }>((a, b) => compareCosts(a.cost, b.cost));
+  private readonly seen = new Set<string>();
+  readonly found: Found[] = [];
+  judged = 0;
+  steps = 0;
+
+  constructor(
+    private readonly request: RouteRequest,
+    private readonly parts: readonly Part[],
+    ground: Ground,
+    private readonly limits: SearchLimits,
+  ) {
+    this.streams = streamsOf(ground);
+  }
+
+  private get drawer() {
+    return this.request.drawer ?? {};
+  }
+
+  private offer(layout: Layout): void {
+    const key = JSON.stringify([layout.pieces.map((p) => [p.id, p.length]), layout.joints]);
+    if (this.seen.has(key)) return;
+    this.seen.add(key);
+    const cost = layoutCost(layout, this.drawer);
+    if (cost.price <= (this.request.wishes?.budget ?? Infinity)) this.waiting.push({ layout, cost });
+  }
+
+  private judge(layout: Layout, cost: Cost): void {
+    this.judged += 1;
+    const { rig, judged } = settle(rigOf(layout, this.request));
+    const wishes = this.request.wishes ?? {};
+    if (meets(layout, judged, wishes)) {
+      this.found.push({ layout, rig, judged, cost, kind: layout.kind });
+      return;
+    }
+    if (judged.verdict === 'clean' || isHopeless(judged)) return;
+    for (const repaired of repairsOf(layout, judged, this.parts)) this.offer(repaired);
+  }
+
+  /** What the last of the routes that are wanted costs; undefined while there are fewer. */
+  private get last(): Cost | undefined {
+    const best = bestOf(this.found, this.limits.count);
+    return best.length < this.limits.count ? undefined : best.at(-1)?.cost;
+  }
+
+  private cheapest(): { stream: Stream; bound: Cost } | undefined {
+    let best: { stream: Stream; bound: Cost } | undefined;
+    for (const stream of this.streams) {
+      const { bound } = stream;
+      if (bound && (!best || compareCosts(bound, best.bound) < 0)) best = { stream, bound };
+    }
+    return best;
+  }
+
+  /** One step; false when nothing better can follow. */
+  step(): boolean {
+    const next = this.cheapest();
+    const waiting = this.waiting.peek();
+    const least = [next?.bound, waiting?.cost].filter((cost) => cost !== undefined).sort(compareCosts)[0];
+    if (!least) return false;
+    const { last } = this;
+    if (last && comparePrices(least, last) > 0) return false;
+    if (waiting && (!next || compareCosts(waiting.cost, next.bound) <= 0)) {
+      this.waiting.pop();
+      this.judge(waiting.layout, waiting.cost);
+      return true;
+    }
+    this.steps += 1;
+    const layout = next?.stream.step();
+    if (layout) for (const one of completed(layout, this.request.wishes ?? {}, this.parts)) this.offer(one);
+    return true;
+  }
+}
+
+/**
+ * The best routes for a request whose names are known. Yields now and then, so that whoever runs it can show how far it is
+ * or let it go.
+ */
+export function* search(
+  request: RouteRequest,
+  limits: SearchLimits = LIMITS,
+  catalogue?: readonly Part[],
+): Generator<Progress, SearchResult> {
+  const parts = allowedParts(request, catalogue);
+  const { sources, recorders } = piecesOf(request);
+  const byRecorder = new Map(recorders.map((recorder) => [recorder, gradesOf(request, recorder)]));
+  const grades = [...new Set([...byRecorder.values()].flatMap((ways) => [...ways.values()]))]
+    .filter((grade) => request.wishes?.risk !== 'proven' || grade <= ITSELF)
+    .sort();
+  let found: Found[] = [];
+  let [searched, complete] = [0, true];
+  for (const grade of grades) {
+    if (found.length >= limits.count) break;
+    const ground: Ground = {
+      sources,
+      recorders,
+      pool: keptPool(parts),
+      drawer: request.drawer ?? {},
+      longest: limits.longest,
+      takes: (recorder, end) => (byRecorder.get(recorder)?.get(wayAt(end)) ?? Infinity) <= grade,
+    };
+    const left = limits.mostJudged - searched;
+    const pass = new Search(request, parts, ground, limits);
+    while (pass.step()) {
+      if (pass.judged >= left || pass.steps >= limits.mostSteps) {
+        complete = false;
+        break;
+      }
+      if (pass.steps % 64 === 0) yield { judged: searched + pass.judged, found: pass.found.length };
+    }
+    searched += pass.judged;
+    found = bestOf([...found, ...pass.found], limits.count);
+  }
+  return { found: found.sort(compareFound), searched, complete };
+}
