@@ -14,15 +14,31 @@ const gainOf = (channel: InputChannel, source: string): Phasor =>
     .filter((s) => s.source.placed === source)
     .reduce((sum, s) => plus(sum, s.gain), { re: 0, im: 0 });
 
-/** A source that stands on both sides with opposite polarity: alive in stereo, gone when the sides are summed. */
+/** Both sides of an input summed, against the louder, dB. */
+function sidesSummed(channels: readonly InputChannel[], source: string): number {
+  const [left, right] = channels.map((channel) => gainOf(channel, source));
+  if (!left || !right) return Infinity;
+  const louder = Math.max(magnitude(left), magnitude(right));
+  return gainToDb(magnitude(plus(left, right)) / 2 / louder);
+}
+
+/** What both outputs of a stereo source have in common, on one channel, against the louder of them, dB. */
+function pairSummed(channel: InputChannel, source: string): number {
+  const own = channel.signals.filter((s) => s.source.placed === source);
+  if (own.length < 2) return Infinity;
+  const louder = Math.max(...own.map((s) => magnitude(s.gain)));
+  return gainToDb(magnitude(gainOf(channel, source)) / own.length / louder);
+}
+
+/** A source that stands on both sides with opposite polarity: alive in stereo, gone when the sides are summed; or a pair whose two outputs meet so. */
 export function cancelsInMono(facts: Facts): Finding[] {
   return facts.arrivals.flatMap((arrival): Finding[] => {
     const input = inputOf(facts, arrival);
-    if (arrival.state !== 'recorded' || arrival.channels !== 'both' || !input) return [];
-    const [left, right] = input.channels.map((channel) => gainOf(channel, arrival.source));
-    if (!left || !right) return [];
-    const louder = Math.max(magnitude(left), magnitude(right));
-    const sum = gainToDb(magnitude(plus(left, right)) / 2 / louder);
+    if (arrival.state !== 'recorded' || !input) return [];
+    const sum = Math.min(
+      arrival.channels === 'both' ? sidesSummed(input.channels, arrival.source) : Infinity,
+      ...input.channels.map((channel) => pairSummed(channel, arrival.source)),
+    );
     if (sum >= -LOST_IN_SUM_DB) return [];
     return [
       {

@@ -12,7 +12,7 @@ export interface Settled {
 }
 
 /** A rig that is not settled by so many runs is left as it then stands. */
-const MOST_RUNS = 60;
+const MOST_RUNS = 40;
 
 const WEIGHED: readonly Severity[] = ['danger', 'blocks', 'spoils'];
 
@@ -34,6 +34,9 @@ function isLess(a: readonly number[], b: readonly number[]): boolean {
   return at >= 0 && (a[at] ?? 0) < (b[at] ?? 0);
 }
 
+const sounds = ({ arrives }: Judged): string =>
+  arrives.map((a) => `${a.peak.toFixed(2)} ${a.noise.toFixed(2)}`).join();
+
 const isGood = (score: readonly number[]): boolean => score.every((value) => value < 1e-9);
 
 /** No switch can help: the wires are wrong. */
@@ -41,7 +44,7 @@ export const isHopeless = ({ findings }: Judged): boolean =>
   findings.some((f) => f.severity === 'blocks' && WIRED_WRONG.includes(f.code));
 
 /** Knobs turned by what an arrival lacks or has too much, each tried on its own, from the source forward. */
-function knobEdits(rig: Rig, judged: Judged): RigEdit[] {
+function knobEdits(rig: Rig, judged: Judged, dead: ReadonlySet<string>): RigEdit[] {
   const miss = judged.arrives.filter((a) => a.state !== 'recorded' || levelMiss(a) > 0);
   const worst = miss[0] ?? judged.arrives[0];
   if (!worst || !Number.isFinite(worst.peak)) return [];
@@ -49,7 +52,7 @@ function knobEdits(rig: Rig, judged: Judged): RigEdit[] {
   const by = clipping ? -12 : Math.min(TARGET_PEAK - worst.peak, worst.headroom + TARGET_PEAK);
   const turn = (laid: LaidPart): RigEdit[] =>
     (laid.part.settings ?? []).flatMap((setting) => {
-      if (setting.kind !== 'knob') return [];
+      if (setting.kind !== 'knob' || dead.has(`${laid.placed.id} ${setting.id}`)) return [];
       const stands = Number(settingOf(laid, setting.id));
       const steps = Math.round((stands + by - setting.from) / setting.step);
       const option = Math.min(setting.to, Math.max(setting.from, setting.from + steps * setting.step));
@@ -67,6 +70,8 @@ export function settle(begun: Rig): Settled {
   let judged = judgeRig(rig);
   let score = scoreOf(judged);
   let runs = 1;
+  /** Knobs that change nothing of what arrives. */
+  const dead = new Set<string>();
   const attempt = (edits: readonly RigEdit[]): boolean => {
     for (const edit of edits) {
       if (runs >= MOST_RUNS) return false;
@@ -74,6 +79,7 @@ export function settle(begun: Rig): Settled {
       const found = judgeRig(next);
       runs += 1;
       const nextScore = scoreOf(found);
+      if (edit.kind === 'set' && sounds(found) === sounds(judged)) dead.add(`${edit.part} ${edit.setting}`);
       if (!isLess(nextScore, score)) continue;
       [rig, judged, score] = [next, found, nextScore];
       return true;
@@ -86,7 +92,7 @@ export function settle(begun: Rig): Settled {
     const level = (code: string) => code === 'clips' || code === 'stage-clips' || code === 'too-quiet';
     const better =
       serious.filter((f) => !level(f.code)).some((f) => attempt(switchesFor(rig, f))) ||
-      attempt(knobEdits(rig, judged)) ||
+      attempt(knobEdits(rig, judged, dead)) ||
       serious.filter((f) => level(f.code)).some((f) => attempt(switchesFor(rig, f)));
     if (!better) break;
   }

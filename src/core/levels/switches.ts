@@ -57,6 +57,23 @@ function chosen(laid: LaidPart, wanted: (id: string) => boolean): RigEdit[] {
     );
 }
 
+/** Findings that hang on how a switch leads the sound, or how loud. */
+const ROUTED: readonly FindingCode[] = [
+  'switched-off',
+  'too-quiet',
+  'clips',
+  'stage-clips',
+  'one-side-only',
+  'shares-track',
+  'cancels-in-mono',
+  'playback-returns',
+  'voltage-harms',
+  'wrong-input-number',
+  'track-not-armed',
+  'own-microphone-chosen',
+  'page-not-reloaded',
+];
+
 /** Switches that might cure a finding, the one that it names first; the same edit only once. */
 export function switchesFor(rig: Rig, finding: Finding): RigEdit[] {
   const laid = laidParts(rig);
@@ -71,7 +88,7 @@ export function switchesFor(rig: Rig, finding: Finding): RigEdit[] {
     return turned(l, (id) => feeds.includes(id));
   });
   if (WANTS_POWER.includes(finding.code)) return unique([...named, ...feeding]);
-  if (named.length > 0) return named;
+  if (named.length > 0 || !ROUTED.includes(finding.code)) return named;
   return unique(laid.flatMap((l) => turned(l, (id) => !feedingSwitches(l.part).includes(id))));
 }
 

@@ -1,5 +1,6 @@
 export type { Analysis, NetReport, Outcome } from './analyse';
 export { analyse, outcomeOf } from './analyse';
+export { couldListen } from './listens';
 export type { Facts } from './facts';
 export { allFacts } from './facts';
 export type { ContactView, JointView } from './joint-view';

@@ -4,6 +4,7 @@ import type { PortRef } from '../rig';
 import { isDigital } from './ends';
 import { insideOf, nodesOfPort, reach } from './inside';
 import { isTaken, pieceOf, withJoint, withPiece, type Layout } from './layout';
+import { channelsOf } from './sockets';
 
 /** A part at the end of a short branch, with a lead or adapter before it where it does not fit by itself. */
 interface Branch {
@@ -21,7 +22,12 @@ function conducts(part: Part, near: PartPort, far: PartPort, contacts: readonly 
   );
 }
 
-/** Every way of putting a leaf onto a port: straight, or over one lead or adapter that conducts these contacts. */
+/** Of the ways to put the same kind of thing onto a port, the cheapest few. */
+const MOST_BRANCHES = 4;
+
+const priceOf = ({ leaf, by }: Branch): number => leaf.price + (by?.part.price ?? 0);
+
+/** Ways of putting a leaf onto a port: straight, or over one lead or adapter that conducts these contacts; the cheapest first. */
 function branchesAt(
   port: PartPort,
   leaves: readonly { part: Part; port: PartPort }[],
@@ -40,7 +46,7 @@ function branchesAt(
         .map((leaf) => ({ leaf: leaf.part, port: leaf.port, by: { part, near, far } }));
     }),
   );
-  return [...straight, ...over];
+  return [...straight, ...over].sort((a, b) => priceOf(a) - priceOf(b)).slice(0, MOST_BRANCHES);
 }
 
 function withBranch(layout: Layout, at: PortRef, { leaf, port, by }: Branch): Layout {
@@ -63,7 +69,7 @@ export function powerSockets(part: Part): string[] {
     'port' in source ? [source.port] : [],
   );
   const charge = part.ports.filter((port) => port.id === 'charge').map((port) => port.id);
-  return [...new Set([...named, ...charge])].filter((id) => id !== part.bus?.port);
+  return [...new Set([...named, ...charge])];
 }
 
 /** The layout with a supply at one of its sockets, in each way that there is. */
@@ -83,7 +89,7 @@ export function withSupply(layout: Layout, at: PortRef, parts: readonly Part[]):
 }
 
 /** Parts that are worn on the ears and bring no microphone. */
-const isHeadphones = (part: Part): boolean =>
+export const isHeadphones = (part: Part): boolean =>
   part.family === 'headphones' && !part.circuit.some((e) => e.kind === 'electret' || e.kind === 'signal');
 
 /** Free sockets from which headphones could be fed, those nearest to the recorder first. */
@@ -137,6 +143,23 @@ export function withPairs(layout: Layout): Layout {
   return grown;
 }
 
+/** A further socket of a part like one that is used, by preference on a channel that nothing else is on. */
+function sibling(layout: Layout, ref: PortRef): PartPort | undefined {
+  const piece = pieceOf(layout, ref.part);
+  const port = piece?.part.ports.find((p) => p.id === ref.port);
+  if (!piece || !port) return undefined;
+  const taken = piece.part.ports.filter((other) => isTaken(layout, { part: ref.part, port: other.id }));
+  const channels = new Set(taken.flatMap((other) => channelsOf(piece.part, other)));
+  const free = piece.part.ports.filter(
+    (other) =>
+      !taken.includes(other) &&
+      other.connector === port.connector &&
+      other.gender === port.gender &&
+      other.direction === port.direction,
+  );
+  return free.find((other) => !channelsOf(piece.part, other).some((c) => channels.has(c))) ?? free[0];
+}
+
 /** A second lead beside one between two parts that have a further socket alike at either end. */
 export function withSecondLead(layout: Layout): Layout[] {
   return layout.pieces.flatMap((lead) => {
@@ -152,21 +175,27 @@ export function withSecondLead(layout: Layout): Layout[] {
     const second = withPiece(layout, lead.part);
     let grown: Layout | undefined = second.layout;
     for (const { own, far } of ends) {
-      const piece = pieceOf(layout, far.part);
-      const port = piece?.part.ports.find((p) => p.id === far.port);
-      const sibling = piece?.part.ports.find(
-        (other) =>
-          other.id !== far.port &&
-          other.connector === port?.connector &&
-          other.gender === port.gender &&
-          other.direction === port.direction &&
-          !isTaken(layout, { part: far.part, port: other.id }),
-      );
+      const port = sibling(layout, far);
       grown =
         grown &&
-        sibling &&
-        withJoint(grown, { part: second.id, port: own.port }, { part: far.part, port: sibling.id });
+        port &&
+        withJoint(grown, { part: second.id, port: own.port }, { part: far.part, port: port.id });
     }
     return grown ? [grown] : [];
   });
 }
+
+/** Sources of which one output of a pair is joined and the other is left loose: half of them would be missing. */
+export const halved = (layout: Layout): boolean =>
+  layout.sources.some((id) => {
+    const ports = (pieceOf(layout, id)?.part.ports ?? []).filter(
+      (port) =>
+        port.direction === 'out' &&
+        !isDigital(port) &&
+        Object.values(port.roles ?? {}).some((role) => role !== 'ground'),
+    );
+    const taken = (port: PartPort) => isTaken(layout, { part: id, port: port.id });
+    return ports.some(
+      (port) => taken(port) && ports.some((other) => other.connector === port.connector && !taken(other)),
+    );
+  });

@@ -1,10 +1,10 @@
 import type { Part, PartPort } from '../parts';
 import { boundsTo } from './bounds';
-import { across, couldRecord, exitsOf, type OpenEnd } from './ends';
+import { across, couldRecord, isBridged, type OpenEnd } from './ends';
 import { Heap } from './heap';
-import { insideOf } from './inside';
 import {
   compareCosts,
+  comparePrices,
   costOfOneMore,
   NOTHING,
   plus,
@@ -14,7 +14,7 @@ import {
   type Drawer,
   type Used,
 } from './inventory';
-import type { Pool } from './pool';
+import { stateOf, type Pool } from './pool';
 
 /** A part of a chain, entered by one port and left by another. */
 export interface Link {
@@ -37,6 +37,9 @@ interface Node {
   readonly end: OpenEnd;
   readonly links: readonly Link[];
   readonly used: Used;
+  /** Every box on the way with what lay on its contacts. */
+  readonly path: string;
+  /** Its boxes alone. */
   readonly kind: string;
   readonly cost: Cost;
   /** The least that the whole chain can cost. */
@@ -55,18 +58,11 @@ export interface ChainSearch {
   /** Whether what arrives at a port of the goal is any use there; what a recorder could record where absent. */
   readonly accepts?: (port: PartPort, end: OpenEnd) => boolean;
   readonly longest: number;
-  /** A way through a part that need not be followed. */
-  readonly refuses?: (part: Part, exit: OpenEnd) => boolean;
+  /** Chains that cost more than this are not wanted any more. */
+  readonly ceiling?: () => Cost | undefined;
 }
 
-const wordsOf = (end: OpenEnd): string =>
-  [...end.labels]
-    .map(([contact, words]) => `${contact}:${words}`)
-    .sort()
-    .join(' ');
-
-const signatureOf = ({ from, end, kind }: Node): string =>
-  `${from.id}|${kind}|${end.port.connector} ${end.port.gender}|${wordsOf(end)}|${end.wants}`;
+const signatureOf = ({ from, end, path }: Node): string => `${from.id}|${path}|${stateOf(end)}`;
 
 /**
  * Whether `a` can stand for `b` in every chain that goes on from either: it costs no more even where everything that it
@@ -81,6 +77,16 @@ function standsFor(a: Node, b: Node, drawer: Drawer, prices: ReadonlyMap<string,
   return compareCosts(again, b.cost) <= 0 && a.links.length <= b.links.length;
 }
 
+/** Sockets of one kind on a part do not make two ways. */
+const socketKind = (port: PartPort): string => `${port.connector} ${port.direction}`;
+
+/** Leads and adapters without electronics: another of them does not make another way. */
+const isLink = (part: Part): boolean =>
+  (part.family === 'lead' || part.family === 'adapter') &&
+  !part.hub &&
+  !part.bus &&
+  (part.settings ?? []).length === 0;
+
 /** Grows chains from open ends to a goal, the cheapest first; of chains of one kind only the best goes on. */
 export class ChainFinder {
   private readonly queue = new Heap<Node>((a, b) => compareCosts(a.bound, b.bound));
@@ -94,7 +100,15 @@ export class ChainFinder {
     this.prices = new Map(search.pool.parts.map((part) => [part.id, part.price]));
     this.least = boundsTo(search.ports, search.pool, search.drawer);
     for (const end of search.starts) {
-      this.grow({ from: end.port, end, links: [], used: useOf([]), kind: end.port.id, cost: NOTHING });
+      this.grow({
+        from: end.port,
+        end,
+        links: [],
+        used: useOf([]),
+        path: '',
+        kind: socketKind(end.port),
+        cost: NOTHING,
+      });
     }
   }
 
@@ -108,8 +122,13 @@ export class ChainFinder {
     const node = this.queue.pop();
     if (!node) return undefined;
     if (node.to) {
-      const kind = `${node.kind}>${node.to.id} ${wordsOf(node.end)}`;
-      return { from: node.from, links: node.links, to: node.to, kind, cost: node.cost };
+      return {
+        from: node.from,
+        links: node.links,
+        to: node.to,
+        kind: `${node.kind}>${socketKind(node.to)}`,
+        cost: node.cost,
+      };
     }
     this.expanded += 1;
     if (this.isSettled(node)) return undefined;
@@ -130,7 +149,7 @@ export class ChainFinder {
     const { ports, goal, accepts } = this.search;
     for (const port of ports) {
       const labels = across(node.end, port);
-      if (!labels) continue;
+      if (!labels || isBridged(node.end.port, goal, port)) continue;
       const end = { ...node.end, labels };
       const good = accepts ? accepts(port, end) : couldRecord(goal, port, labels, end.wants);
       if (!good) continue;
@@ -140,19 +159,24 @@ export class ChainFinder {
   }
 
   private extend(node: Node): void {
-    for (const { part, port } of this.search.pool.takes(node.end.port)) {
-      const labels = across(node.end, port);
-      if (!labels) continue;
+    for (const { part, entry, end, says } of this.search.pool.stepsFrom(node.end)) {
       const cost = plus(node.cost, costOfOneMore(part, node.used, this.search.drawer));
-      for (const end of exitsOf(part, port, labels, node.end)) {
-        if (this.search.refuses?.(part, end)) continue;
-        const plain = insideOf(part).plain || (end.digital && !part.hub && !part.bus);
-        const kind = plain
-          ? node.kind
-          : `${node.kind}>${part.id}.${port.id}[${wordsOf({ ...end, labels })}].${end.port.id}`;
-        const links = [...node.links, { part, entry: port, exit: end.port }];
-        this.grow({ ...node, end, links, used: useAlso(node.used, part), kind, cost });
-      }
+      const ahead = this.least(end.port);
+      if (!ahead) continue;
+      const bound = plus(cost, ahead);
+      const { ceiling } = this.search;
+      const most = ceiling?.();
+      if (most && comparePrices(bound, most) > 0) continue;
+      this.queue.push({
+        from: node.from,
+        end,
+        bound,
+        cost,
+        links: [...node.links, { part, entry, exit: end.port }],
+        used: useAlso(node.used, part),
+        path: node.path + says,
+        kind: isLink(part) ? node.kind : `${node.kind}>${part.id}`,
+      });
     }
   }
 

@@ -1,8 +1,8 @@
 import type { Part } from '../parts';
-import { withHeadphones, withPairs, withSupply } from './attach';
+import { halved, powerSockets, withHeadphones, withPairs, withSecondLead, withSupply } from './attach';
 import { chargingSockets, suppliedPorts } from './charging';
 import { isDigital } from './ends';
-import type { Layout } from './layout';
+import { isTaken, type Layout } from './layout';
 import type { Wishes } from './request';
 import { metresOf } from './wishes';
 
@@ -17,6 +17,22 @@ function charged(layout: Layout, parts: readonly Part[]): Layout[] {
         suppliedPorts(one, host)
           ? [one]
           : chargingSockets(one, host).flatMap((at) => withSupply(one, at, parts)),
+      ),
+    [layout],
+  );
+}
+
+/** Parts that run on a port alone, none of which is joined: they want a supply at one of them. */
+function powered(layout: Layout, parts: readonly Part[]): Layout[] {
+  const dark = layout.pieces.filter(
+    ({ id, part }) =>
+      part.power &&
+      part.power.every((source) => 'port' in source && !isTaken(layout, { part: id, port: source.port })),
+  );
+  return dark.reduce<Layout[]>(
+    (layouts, { id, part }) =>
+      layouts.flatMap((one) =>
+        powerSockets(part).flatMap((port) => withSupply(one, { part: id, port }, parts)),
       ),
     [layout],
   );
@@ -39,8 +55,13 @@ function stretched(layout: Layout, metres: number): Layout[] {
 /** What a chain from source to recorder still lacks of what was asked for: the other half of a pair, headphones, a charger, metres. */
 export function completed(bare: Layout, wishes: Wishes, parts: readonly Part[]): Layout[] {
   const paired = withPairs(bare);
-  const heard = wishes.hear || wishes.guests ? withHeadphones(paired, parts) : [paired];
-  const fed = wishes.charge ? heard.flatMap((layout) => charged(layout, parts)) : heard;
+  // One side of a pair is enough for who asks for mono.
+  const half = wishes.channels !== 'mono' && halved(paired);
+  const whole = half ? withSecondLead(paired).filter((layout) => !halved(layout)) : [paired];
+  const heard =
+    wishes.hear || wishes.guests ? whole.flatMap((layout) => withHeadphones(layout, parts)) : whole;
+  const lit = heard.flatMap((layout) => powered(layout, parts));
+  const fed = wishes.charge ? lit.flatMap((layout) => charged(layout, parts)) : lit;
   const long = wishes.length === undefined ? fed : fed.flatMap((l) => stretched(l, wishes.length ?? 0));
   return long.slice(0, MOST_WAYS * (wishes.hear || wishes.guests || wishes.charge ? 8 : 1));
 }

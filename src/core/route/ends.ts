@@ -32,6 +32,13 @@ const isSound = (word: string): boolean => word.split(AND).some((one) => one !==
 const together = (words: Iterable<string>): string =>
   [...new Set([...words].flatMap((word) => word.split(AND)))].sort().join(AND);
 
+/** What lies on the contacts, as one text. */
+export const wordsOf = (labels: Labels): string =>
+  [...labels]
+    .map(([contact, words]) => `${contact}:${words}`)
+    .sort()
+    .join(' ');
+
 export const soundContacts = (labels: Labels): Contact[] =>
   [...labels].filter(([, word]) => isSound(word)).map(([contact]) => contact);
 
@@ -226,6 +233,30 @@ function digitalExits(part: Part, entry: PartPort, labels: Labels, device: Part 
     if (port === entry || !isDigital(port)) return [];
     const out = throughPlain(part, entry, labels, port);
     return out.has('V') && out.has('D') ? [{ ...digitalEnd(part, port, device), labels: out }] : [];
+  });
+}
+
+/** Contacts of a port that lie on a node by wires alone. */
+const contactsOn = (part: Part, port: PartPort, node: string): Set<Contact> => {
+  const joined = reach(insideOf(part).joined, [node]);
+  return new Set(nodesOfPort(port).flatMap(([contact, own]) => (joined.has(own) ? [contact] : [])));
+};
+
+/**
+ * Whether one band of a plug lies on both the microphone and the ground spring of a headset jack: then it senses 0 Ω,
+ * whatever else there is.
+ */
+export function isBridged(plug: PartPort, part: Part, port: PartPort): boolean {
+  const mating = mate(plug, port);
+  if (!mating.fits || mating.uncertain || port.gender !== 'jack') return false;
+  return (part.captures ?? []).some(({ detection }) => {
+    if (!detection) return false;
+    const [mic, ground] = [detection.microphone, detection.ground].map((node) =>
+      contactsOn(part, port, node),
+    );
+    const bands = (on: ReadonlySet<Contact> | undefined) =>
+      mating.touches.flatMap(({ jack, plug: [band] }) => (on?.has(jack) && band !== undefined ? [band] : []));
+    return bands(mic).some((band) => bands(ground).includes(band));
   });
 }
 

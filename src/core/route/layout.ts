@@ -21,11 +21,15 @@ export interface Layout {
   readonly sources: readonly string[];
   readonly recorders: readonly string[];
   readonly kind: string;
+  /** A piece that the user has there already. */
+  readonly given?: string;
 }
 
 /** The parts that were put between. */
-export const between = ({ pieces, sources, recorders }: Layout): Part[] =>
-  pieces.flatMap(({ id, part }) => (sources.includes(id) || recorders.includes(id) ? [] : [part]));
+export const between = ({ pieces, sources, recorders, given }: Layout): Part[] =>
+  pieces.flatMap(({ id, part }) =>
+    sources.includes(id) || recorders.includes(id) || id === given ? [] : [part],
+  );
 
 /** What the parts between cost, and how many joints there are to make. */
 export const layoutCost = (layout: Layout, drawer: Drawer): Cost => ({

@@ -55,6 +55,7 @@ export class Legs {
   }
 
   private best(): { choice: Choice; cost: Cost } | undefined {
+    // What was found since may have changed what each combination costs at the least.
     let best: { choice: Choice; cost: Cost } | undefined;
     for (const choice of this.waiting) {
       const cost = this.costOf(choice);

@@ -1,8 +1,8 @@
-import { EVIDENCE_KINDS, type Evidence } from '../parts';
+import { EVIDENCE_KINDS, type Evidence, type Part } from '../parts';
 import { overNoise, type Judged } from '../levels';
 import type { Rig } from '../rig';
 import { comparePrices, type Cost } from './inventory';
-import type { Layout } from './layout';
+import { between, type Layout } from './layout';
 
 /** A route that the pipeline has judged and that is what was asked for. */
 export interface Found {
@@ -29,12 +29,44 @@ export const compareFound = (a: Found, b: Found): number =>
   qualityOf(b.judged) - qualityOf(a.judged) ||
   a.cost.joints - b.cost.joints;
 
-/** Of routes of one kind the best; then the best of these, at most `count`. */
+/** A route that needs more purchases than this beyond the best is no answer to the same question. */
+export const MOST_MORE_PURCHASES = 1;
+
+/** Boxes that only pass on what comes in, from one socket to one other. */
+const passesOn = (part: Part): boolean => part.ports.length === 2 && part.family === 'box';
+
+/** Less than this much clearer of the noise is no reason for another box, dB. Our own limit. */
+const WORTH_A_BOX = 3;
+
+/** Whether `b` is `a` with further boxes that only pass on, and hardly clearer for them. */
+function isPadded(b: Found, a: Found): boolean {
+  const rest = between(b.layout).map((part) => part.id);
+  for (const part of between(a.layout)) {
+    if (part.family === 'lead' || part.family === 'adapter') continue;
+    const at = rest.indexOf(part.id);
+    if (at < 0) return false;
+    rest.splice(at, 1);
+  }
+  const more = between(b.layout).filter(
+    (part) => rest.includes(part.id) && part.family !== 'lead' && part.family !== 'adapter',
+  );
+  return more.length > 0 && more.every(passesOn) && qualityOf(b.judged) < qualityOf(a.judged) + WORTH_A_BOX;
+}
+
+/** Of routes of one kind the best, without those that are a better one with something needless in it; at most `count`. */
 export function bestOf(found: readonly Found[], count: number): Found[] {
   const kinds = new Map<string, Found>();
   for (const one of found) {
     const known = kinds.get(one.kind);
     if (!known || compareFound(one, known) < 0) kinds.set(one.kind, one);
   }
-  return [...kinds.values()].sort(compareFound).slice(0, count);
+  const best: Found[] = [];
+  for (const one of [...kinds.values()].sort(compareFound)) {
+    const [first] = best;
+    if (first && one.cost.purchases > first.cost.purchases + MOST_MORE_PURCHASES) continue;
+    if (best.some((better) => isPadded(one, better))) continue;
+    best.push(one);
+    if (best.length === count) break;
+  }
+  return best;
 }

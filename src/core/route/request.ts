@@ -48,6 +48,8 @@ export interface RouteRequest {
   readonly version: typeof REQUEST_VERSION;
   readonly name?: string;
   readonly sources: readonly RequestSource[];
+  /** A mixer or box that is there already and that every source goes into. */
+  readonly through?: string;
   readonly destinations: readonly RequestDestination[];
   readonly wishes?: Wishes;
   /** How many of each part the user owns. */

@@ -1,14 +1,16 @@
 import { appOf, takeOf } from '../flow';
 import { isHopeless, settle } from '../levels';
+import { couldListen } from '../pipeline';
 import { CATALOGUE, EVIDENCE_KINDS, findPart, WAYS, type Part, type Way } from '../parts';
 import type { LaidPart, Rig } from '../rig';
+import { isHeadphones } from './attach';
 import { completed } from './complete';
 import type { OpenEnd } from './ends';
 import { Heap } from './heap';
-import { compareCosts, comparePrices, type Cost } from './inventory';
+import { compareCosts, comparePrices, costOfOneMore, NOTHING, plus, useOf, type Cost } from './inventory';
 import { layoutCost, rigOf, type Layout, type Piece } from './layout';
 import { poolOf, type Pool } from './pool';
-import { bestOf, compareFound, gradeOfEvidence, type Found } from './rank';
+import { bestOf, compareFound, gradeOfEvidence, MOST_MORE_PURCHASES, type Found } from './rank';
 import { repairsOf } from './repairs';
 import type { RouteRequest } from './request';
 import { streamsOf, type Ground, type Stream } from './streams';
@@ -47,23 +49,24 @@ const partFor = (request: RouteRequest, id: string): Part => {
   return part;
 };
 
-const pools = new WeakMap<readonly Part[], Pool>();
+/** The pool of the last search: the next one is often among the same parts. */
+let last: { parts: readonly Part[]; pool: Pool } | undefined;
 function keptPool(parts: readonly Part[]): Pool {
-  const pool = pools.get(parts) ?? poolOf(parts);
-  pools.set(parts, pool);
+  const same = last?.parts.length === parts.length && last.parts.every((part, n) => part === parts[n]);
+  const pool = same && last ? last.pool : poolOf(parts);
+  last = { parts, pool };
   return pool;
 }
 
 /** Everything that may be put between, under the wishes of a request. */
 export function allowedParts(request: RouteRequest, catalogue: readonly Part[] = CATALOGUE): readonly Part[] {
-  const { wishes = {}, catalogue: only, ownParts = [] } = request;
-  const limited = only !== undefined || ownParts.length > 0 || wishes.worn || wishes.risk === 'proven';
-  if (!limited && !wishes.buyNothing) return catalogue;
-  const owned = (part: Part) => (request.drawer?.[part.id] ?? 0) > 0;
-  return [...catalogue, ...ownParts].filter(
+  const { wishes = {}, catalogue: only, ownParts = [], drawer = {} } = request;
+  const owned = (part: Part) => (drawer[part.id] ?? 0) > 0;
+  const all = ownParts.length > 0 ? [...catalogue, ...ownParts] : catalogue;
+  return all.filter(
     (part) =>
       (only === undefined || only.includes(part.id)) &&
-      isAllowed(part, wishes) &&
+      isAllowed(part, wishes, owned(part)) &&
       (!wishes.buyNothing || owned(part)),
   );
 }
@@ -120,11 +123,28 @@ function gradesOf(request: RouteRequest, recorder: Piece): ReadonlyMap<Way, numb
   );
 }
 
+/** The least that what was asked for beside the chain itself costs: somebody who listens needs headphones. */
+function leastExtra(request: RouteRequest, parts: readonly Part[]): Cost {
+  const { hear, guests } = request.wishes ?? {};
+  if (!hear && !guests) return NOTHING;
+  const costs = parts
+    .filter(isHeadphones)
+    .map((part) => costOfOneMore(part, useOf([]), request.drawer ?? {}));
+  return costs.sort(compareCosts)[0] ?? NOTHING;
+}
+
+/** A stream with its bound, which only a step of its own changes. */
+interface Bounded {
+  readonly stream: Stream;
+  bound: Cost | undefined;
+}
+
 /** One search under one grade of evidence: layouts by cost, judged as they come, until no better can follow. */
 class Search {
-  private readonly streams: Stream[];
+  private readonly streams: Bounded[];
   private readonly waiting = new Heap<{ layout: Layout; cost: Cost }>((a, b) => compareCosts(a.cost, b.cost));
   private readonly seen = new Set<string>();
+  private readonly surcharge: Cost;
   readonly found: Found[] = [];
   judged = 0;
   steps = 0;
@@ -132,10 +152,12 @@ class Search {
   constructor(
     private readonly request: RouteRequest,
     private readonly parts: readonly Part[],
-    ground: Ground,
+    ground: Omit<Ground, 'ceiling'>,
     private readonly limits: SearchLimits,
   ) {
-    this.streams = streamsOf(ground);
+    const streams = streamsOf({ ...ground, ceiling: () => this.last });
+    this.streams = streams.map((stream) => ({ stream, bound: stream.bound }));
+    this.surcharge = leastExtra(request, parts);
   }
 
   private get drawer() {
@@ -152,46 +174,58 @@ class Search {
 
   private judge(layout: Layout, cost: Cost): void {
     this.judged += 1;
-    const { rig, judged } = settle(rigOf(layout, this.request));
+    const laid = rigOf(layout, this.request);
+    if (!couldListen(laid)) return;
+    const { rig, judged } = settle(laid);
     const wishes = this.request.wishes ?? {};
     if (meets(layout, judged, wishes)) {
-      this.found.push({ layout, rig, judged, cost, kind: layout.kind });
+      this.keep({ layout, rig, judged, cost, kind: layout.kind });
       return;
     }
     if (judged.verdict === 'clean' || isHopeless(judged)) return;
     for (const repaired of repairsOf(layout, judged, this.parts)) this.offer(repaired);
   }
 
-  /** What the last of the routes that are wanted costs; undefined while there are fewer. */
-  private get last(): Cost | undefined {
+  /** The most that a route may cost to be among those that are wanted; undefined while there is none. */
+  private last: Cost | undefined;
+
+  private keep(found: Found): void {
+    this.found.push(found);
     const best = bestOf(this.found, this.limits.count);
-    return best.length < this.limits.count ? undefined : best.at(-1)?.cost;
+    const [first] = best;
+    const most = first && {
+      ...NOTHING,
+      purchases: first.cost.purchases + MOST_MORE_PURCHASES,
+      price: Infinity,
+    };
+    this.last = best.length < this.limits.count ? most : best.at(-1)?.cost;
   }
 
-  private cheapest(): { stream: Stream; bound: Cost } | undefined {
-    let best: { stream: Stream; bound: Cost } | undefined;
-    for (const stream of this.streams) {
-      const { bound } = stream;
-      if (bound && (!best || compareCosts(bound, best.bound) < 0)) best = { stream, bound };
+  private cheapest(): Bounded | undefined {
+    let best: Bounded | undefined;
+    for (const one of this.streams) {
+      if (one.bound && (!best?.bound || compareCosts(one.bound, best.bound) < 0)) best = one;
     }
     return best;
   }
 
   /** One step; false when nothing better can follow. */
   step(): boolean {
-    const next = this.cheapest();
+    const cheapest = this.cheapest();
+    const bound = cheapest?.bound && plus(cheapest.bound, this.surcharge);
     const waiting = this.waiting.peek();
-    const least = [next?.bound, waiting?.cost].filter((cost) => cost !== undefined).sort(compareCosts)[0];
+    const least = [bound, waiting?.cost].filter((cost) => cost !== undefined).sort(compareCosts)[0];
     if (!least) return false;
     const { last } = this;
     if (last && comparePrices(least, last) > 0) return false;
-    if (waiting && (!next || compareCosts(waiting.cost, next.bound) <= 0)) {
+    if (waiting && (!bound || compareCosts(waiting.cost, bound) <= 0)) {
       this.waiting.pop();
       this.judge(waiting.layout, waiting.cost);
       return true;
     }
     this.steps += 1;
-    const layout = next?.stream.step();
+    const layout = cheapest?.stream.step();
+    if (cheapest) cheapest.bound = cheapest.stream.bound;
     if (layout) for (const one of completed(layout, this.request.wishes ?? {}, this.parts)) this.offer(one);
     return true;
   }
@@ -216,13 +250,16 @@ export function* search(
   let [searched, complete] = [0, true];
   for (const grade of grades) {
     if (found.length >= limits.count) break;
-    const ground: Ground = {
+    const ground = {
       sources,
       recorders,
       pool: keptPool(parts),
       drawer: request.drawer ?? {},
+      apart: request.wishes?.channels === 'apart',
+      ...(request.through !== undefined && { middle: partFor(request, request.through) }),
       longest: limits.longest,
-      takes: (recorder, end) => (byRecorder.get(recorder)?.get(wayAt(end)) ?? Infinity) <= grade,
+      takes: (recorder: Piece, end: OpenEnd) =>
+        (byRecorder.get(recorder)?.get(wayAt(end)) ?? Infinity) <= grade,
     };
     const left = limits.mostJudged - searched;
     const pass = new Search(request, parts, ground, limits);

@@ -25,7 +25,7 @@ export function middleEnds(part: Part): OpenEnd[] {
 }
 
 /** Numbers of the converter channels that a socket of a part reaches. */
-function channelsOf(part: Part, port: PartPort): string[] {
+export function channelsOf(part: Part, port: PartPort): string[] {
   const { sound } = insideOf(part);
   const ground = reach(insideOf(part).joined, ['ground']);
   const from = nodesOfPort(port).flatMap(([contact, node]) =>
@@ -39,15 +39,18 @@ function channelsOf(part: Part, port: PartPort): string[] {
 
 /**
  * Gives each of several chains a socket of its own: one like that which it was found for, by preference one whose channel no
- * other has. Undefined where there are not enough.
+ * other has (`apart`: on no account another). Undefined where there are not enough.
  */
-export function assign(part: Part, wanted: readonly PartPort[]): PartPort[] | undefined {
+export function assign(part: Part, wanted: readonly PartPort[], apart = false): PartPort[] | undefined {
   const taken: PartPort[] = [];
   const channels = new Set<string>();
   for (const port of wanted) {
     const free = likeSockets(part, port).filter((other) => !taken.includes(other));
     const alone = free.find((other) => !channelsOf(part, other).some((channel) => channels.has(channel)));
-    const chosen = alone ?? free[0];
+    const [first] = free;
+    // What reaches several channels is led by a pan or a mode; what reaches one shares it for good.
+    const shares = first && channelsOf(part, first).length === 1;
+    const chosen = alone ?? (apart && shares ? undefined : first);
     if (!chosen) return undefined;
     taken.push(chosen);
     for (const channel of channelsOf(part, chosen)) channels.add(channel);

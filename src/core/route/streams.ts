@@ -1,7 +1,7 @@
 import type { Part } from '../parts';
 import { ChainFinder } from './chains';
 import { couldRecord, exitsOf, sourceEnds, type OpenEnd } from './ends';
-import { costOfOneMore, plus, useOf, type Cost, type Drawer } from './inventory';
+import { costOfOneMore, NOTHING, plus, useOf, type Cost, type Drawer } from './inventory';
 import { withChain, withPiece, type Layout, type Piece } from './layout';
 import { Legs } from './legs';
 import type { Pool } from './pool';
@@ -18,10 +18,16 @@ export interface Stream {
 /** What every stream of a search shares. */
 export interface Ground {
   readonly sources: readonly Piece[];
+  /** What every source goes into, where the user has it already. */
+  readonly middle?: Part;
+  /** Each source on a side or track of its own. */
+  readonly apart: boolean;
   readonly recorders: readonly Piece[];
   readonly pool: Pool;
   readonly drawer: Drawer;
   readonly longest: number;
+  /** What costs more than this is not wanted any more. */
+  readonly ceiling: () => Cost | undefined;
   /** Whether the app of a recorder takes what comes to it this way. */
   readonly takes: (recorder: Piece, end: OpenEnd) => boolean;
 }
@@ -34,6 +40,18 @@ const bare = ({ sources, recorders }: Ground): Layout => ({
   kind: '',
 });
 
+/** Of the two outputs of a pair the first: the other is joined with it. */
+function firstOfPairs(ends: readonly OpenEnd[]): OpenEnd[] {
+  const kinds = new Map<string, OpenEnd>();
+  for (const end of ends) {
+    const kind = `${end.port.connector} ${end.port.gender}`;
+    if (!kinds.has(kind)) kinds.set(kind, end);
+  }
+  return [...kinds.values()];
+}
+
+const startsOf = (source: Piece): OpenEnd[] => firstOfPairs(sourceEnds(source.part));
+
 const toRecorder = (ground: Ground, starts: readonly OpenEnd[], recorder: Piece): ChainFinder =>
   new ChainFinder({
     starts,
@@ -42,18 +60,20 @@ const toRecorder = (ground: Ground, starts: readonly OpenEnd[], recorder: Piece)
     pool: ground.pool,
     drawer: ground.drawer,
     longest: ground.longest,
+    ceiling: ground.ceiling,
     accepts: (port, end) =>
       couldRecord(recorder.part, port, end.labels, end.wants) && ground.takes(recorder, end),
   });
 
 const toMiddle = (ground: Ground, source: Piece, middle: Part): ChainFinder =>
   new ChainFinder({
-    starts: sourceEnds(source.part),
+    starts: startsOf(source),
     goal: middle,
     ports: entriesOf(middle),
     pool: ground.pool,
     drawer: ground.drawer,
     longest: Math.min(3, ground.longest),
+    ceiling: ground.ceiling,
     accepts: (port, end) => exitsOf(middle, port, end.labels, end).length > 0,
   });
 
@@ -61,7 +81,7 @@ const toMiddle = (ground: Ground, source: Piece, middle: Part): ChainFinder =>
 export function single(ground: Ground): Stream[] {
   const [source, recorder] = [ground.sources[0], ground.recorders[0]];
   if (!source || !recorder) return [];
-  const finder = toRecorder(ground, sourceEnds(source.part), recorder);
+  const finder = toRecorder(ground, startsOf(source), recorder);
   return [
     {
       get bound() {
@@ -79,7 +99,7 @@ export function single(ground: Ground): Stream[] {
 export function intoRecorder(ground: Ground): Stream[] {
   const [recorder] = ground.recorders;
   if (!recorder || ground.recorders.length > 1) return [];
-  const legs = new Legs(ground.sources.map((s) => toRecorder(ground, sourceEnds(s.part), recorder)));
+  const legs = new Legs(ground.sources.map((s) => toRecorder(ground, startsOf(s), recorder)));
   return [
     {
       get bound() {
@@ -147,7 +167,7 @@ const distinct = (ids: readonly string[]): boolean => new Set(ids).size === ids.
 /** Sources that join in a part, or one source that a part shares out: legs into it, and legs from it to each recorder. */
 function through(ground: Ground, middle: Part): Stream {
   const { sources, recorders } = ground;
-  const own = costOfOneMore(middle, useOf([]), ground.drawer);
+  const own = ground.middle ? NOTHING : costOfOneMore(middle, useOf([]), ground.drawer);
   const legs = new Legs([
     ...sources.map((source) => toMiddle(ground, source, middle)),
     ...recorders.map((recorder) => toRecorder(ground, middleEnds(middle), recorder)),
@@ -164,6 +184,7 @@ function through(ground: Ground, middle: Part): Stream {
       const ports = assign(
         middle,
         into.map((chain) => chain.to),
+        ground.apart,
       );
       const exits = assign(
         middle,
@@ -171,7 +192,11 @@ function through(ground: Ground, middle: Part): Stream {
       );
       if (!ports || !exits) return undefined;
       const placed = withPiece(bare(ground), middle);
-      const named = { ...placed.layout, kind: middle.id };
+      const named = {
+        ...placed.layout,
+        kind: middle.id,
+        ...(ground.middle && { given: placed.id }),
+      };
       const joined = layLegs(
         named,
         ground,
@@ -188,13 +213,16 @@ function through(ground: Ground, middle: Part): Stream {
 }
 
 /** A part with sockets for every source and an end for every recorder. */
-const couldStand = (part: Part, { sources, recorders }: Ground): boolean =>
+const couldStand = (part: Part, { sources, recorders, apart }: Ground): boolean =>
+  // More than two sources are kept apart by a device with as many channels, and by nothing else.
+  (!apart || sources.length < 3 || (part.captures ?? []).some((c) => c.channels.length >= sources.length)) &&
   entriesOf(part).length >= sources.length &&
   middleEnds(part).length >= Math.min(recorders.length, 1) &&
   part.ports.length >= sources.length + recorders.length;
 
 /** The shapes in which these sources can come to these recorders. */
 export function streamsOf(ground: Ground): Stream[] {
+  if (ground.middle) return [through(ground, ground.middle)];
   if (ground.sources.length === 1 && ground.recorders.length === 1) return single(ground);
   const middles = ground.pool.parts
     .filter((part) => couldStand(part, ground))

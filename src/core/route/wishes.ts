@@ -18,9 +18,11 @@ const lacksChip = (part: Part): boolean =>
   part.ports.some((port) => port.connector === '8-pin' && port.gender === 'plug') &&
   ((part.bus && !part.bus.authenticated) || (part.hub && !part.hub.authenticated)) === true;
 
-/** Whether a part may be used at all under these wishes. */
-export const isAllowed = (part: Part, wishes: Wishes): boolean =>
-  !(wishes.worn && staysOnTable(part)) && !(wishes.risk === 'proven' && lacksChip(part));
+/** Whether a part may be used at all under these wishes. A computer is no supply that one buys. */
+export const isAllowed = (part: Part, wishes: Wishes, isOwned: boolean): boolean =>
+  (part.id !== 'computer-port' || isOwned) &&
+  !(wishes.worn && staysOnTable(part)) &&
+  !(wishes.risk === 'proven' && lacksChip(part));
 
 /** Metres of all leads of a layout. */
 export const metresOf = (layout: Layout): number =>
