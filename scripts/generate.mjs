@@ -52,6 +52,15 @@ const made = [
     () => validator('src/core/rig/schema.json', 'src/core/parts/part-schema.json'),
   ],
   ['src/core/parts/validate-part.generated.mjs', () => validator('src/core/parts/part-schema.json')],
+  [
+    'src/core/route/validate-request.generated.mjs',
+    () =>
+      validator(
+        'src/core/route/request-schema.json',
+        'src/core/rig/schema.json',
+        'src/core/parts/part-schema.json',
+      ),
+  ],
   ['docs/findings.md', findingsPage],
 ];
 

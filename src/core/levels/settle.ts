@@ -1,4 +1,4 @@
-import type { Severity } from '../checks';
+import type { Finding, Severity } from '../checks';
 import { applyEdit, laidParts, settingOf, type LaidPart, type Rig, type RigEdit } from '../rig';
 import { judgeRig, levelMiss, TARGET_PEAK, type Judged } from './judged';
 import { switchesFor, WIRED_WRONG } from './switches';
@@ -12,7 +12,9 @@ export interface Settled {
 }
 
 /** A rig that is not settled by so many runs is left as it then stands. */
-const MOST_RUNS = 40;
+const MOST_RUNS = 30;
+/** So many other places of switches are tried for one finding. */
+const MOST_SWITCHES = 10;
 
 const WEIGHED: readonly Severity[] = ['danger', 'blocks', 'spoils'];
 
@@ -35,9 +37,19 @@ function isLess(a: readonly number[], b: readonly number[]): boolean {
 }
 
 const sounds = ({ arrives }: Judged): string =>
-  arrives.map((a) => `${a.peak.toFixed(2)} ${a.noise.toFixed(2)}`).join();
+  arrives.map((a) => `${a.state} ${a.channels} ${a.peak.toFixed(2)} ${a.noise.toFixed(2)}`).join();
 
 const isGood = (score: readonly number[]): boolean => score.every((value) => value < 1e-9);
+
+const isLevel = ({ code }: Finding): boolean =>
+  code === 'clips' || code === 'stage-clips' || code === 'too-quiet';
+
+const switchKey = (edit: RigEdit): string =>
+  edit.kind === 'set'
+    ? `${edit.part} ${edit.setting}`
+    : edit.kind === 'choose'
+      ? `${edit.part} ${edit.choice}`
+      : '';
 
 /** No switch can help: the wires are wrong. */
 export const isHopeless = ({ findings }: Judged): boolean =>
@@ -70,16 +82,16 @@ export function settle(begun: Rig): Settled {
   let judged = judgeRig(rig);
   let score = scoreOf(judged);
   let runs = 1;
-  /** Knobs that change nothing of what arrives. */
+  /** Knobs and switches that change nothing of what arrives. */
   const dead = new Set<string>();
   const attempt = (edits: readonly RigEdit[]): boolean => {
-    for (const edit of edits) {
+    for (const edit of edits.slice(0, MOST_SWITCHES)) {
       if (runs >= MOST_RUNS) return false;
       const next = applyEdit(rig, edit);
       const found = judgeRig(next);
       runs += 1;
       const nextScore = scoreOf(found);
-      if (edit.kind === 'set' && sounds(found) === sounds(judged)) dead.add(`${edit.part} ${edit.setting}`);
+      if (sounds(found) === sounds(judged)) dead.add(switchKey(edit));
       if (!isLess(nextScore, score)) continue;
       [rig, judged, score] = [next, found, nextScore];
       return true;
@@ -87,13 +99,13 @@ export function settle(begun: Rig): Settled {
     return false;
   };
   while (!isGood(score) && runs < MOST_RUNS && !isHopeless(judged)) {
-    const { findings } = judged;
-    const serious = findings.filter((f) => f.severity !== 'note');
-    const level = (code: string) => code === 'clips' || code === 'stage-clips' || code === 'too-quiet';
+    const serious = judged.findings.filter((f) => f.severity !== 'note');
+    const [wiring, level] = [serious.filter((f) => !isLevel(f)), serious.filter(isLevel)];
+    const turn = (f: Finding) => attempt(switchesFor(rig, f).filter((edit) => !dead.has(switchKey(edit))));
+    // A knob does not open what is shut.
+    const shut = wiring.some((f) => f.severity === 'blocks');
     const better =
-      serious.filter((f) => !level(f.code)).some((f) => attempt(switchesFor(rig, f))) ||
-      attempt(knobEdits(rig, judged, dead)) ||
-      serious.filter((f) => level(f.code)).some((f) => attempt(switchesFor(rig, f)));
+      wiring.some(turn) || (!shut && attempt(knobEdits(rig, judged, dead))) || (!shut && level.some(turn));
     if (!better) break;
   }
   return { rig, judged, runs };

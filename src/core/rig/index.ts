@@ -21,6 +21,6 @@ export { applyEdit, freshId, isSource, swapEdits } from './edits';
 export { freeSocketsFor } from './sockets';
 export { matchPorts } from './match-ports';
 export type { ReadProblem } from './problems';
-export { sayProblem } from './problems';
+export { quoteValue, sayProblem } from './problems';
 export { LARGEST_RIG_BYTES, writeRig } from './write';
 export { makeOwn, withOwnParts, withUsedParts } from './own-parts';

@@ -39,9 +39,9 @@ interface Node {
   readonly used: Used;
   /** Every box on the way with what lay on its contacts. */
   readonly path: string;
-  /** Its boxes alone. */
-  readonly kind: string;
   readonly cost: Cost;
+  /** What its beginning brings with it. */
+  readonly extra: Cost;
   /** The least that the whole chain can cost. */
   readonly bound: Cost;
   /** The goal that its open end goes into; absent while it grows. */
@@ -58,6 +58,8 @@ export interface ChainSearch {
   /** Whether what arrives at a port of the goal is any use there; what a recorder could record where absent. */
   readonly accepts?: (port: PartPort, end: OpenEnd) => boolean;
   readonly longest: number;
+  /** What a chain that begins at an end brings with it beside its parts, such as a supply for the source. */
+  readonly extra?: (start: OpenEnd) => Cost;
   /** Chains that cost more than this are not wanted any more. */
   readonly ceiling?: () => Cost | undefined;
 }
@@ -87,10 +89,21 @@ const isLink = (part: Part): boolean =>
   !part.bus &&
   (part.settings ?? []).length === 0;
 
+/** What makes a chain another way than others: the sockets at its ends, and its boxes. */
+export const kindOfChain = (
+  from: PartPort,
+  links: readonly { readonly part: Part }[],
+  to: PartPort,
+): string =>
+  [socketKind(from), ...links.flatMap(({ part }) => (isLink(part) ? [] : [part.id])), socketKind(to)].join(
+    '>',
+  );
+
 /** Grows chains from open ends to a goal, the cheapest first; of chains of one kind only the best goes on. */
 export class ChainFinder {
   private readonly queue = new Heap<Node>((a, b) => compareCosts(a.bound, b.bound));
   private readonly settled = new Map<string, Node[]>();
+  private readonly accepted = new Map<string, boolean>();
   private readonly prices: ReadonlyMap<string, number>;
   private readonly least: (port: PartPort) => Cost | undefined;
   /** How many open ends have been looked at. */
@@ -106,7 +119,7 @@ export class ChainFinder {
         links: [],
         used: useOf([]),
         path: '',
-        kind: socketKind(end.port),
+        extra: search.extra?.(end) ?? NOTHING,
         cost: NOTHING,
       });
     }
@@ -126,7 +139,7 @@ export class ChainFinder {
         from: node.from,
         links: node.links,
         to: node.to,
-        kind: `${node.kind}>${socketKind(node.to)}`,
+        kind: kindOfChain(node.from, node.links, node.to),
         cost: node.cost,
       };
     }
@@ -146,16 +159,25 @@ export class ChainFinder {
   }
 
   private arrive(node: Node): void {
-    const { ports, goal, accepts } = this.search;
+    const { ports, goal } = this.search;
     for (const port of ports) {
       const labels = across(node.end, port);
       if (!labels || isBridged(node.end.port, goal, port)) continue;
       const end = { ...node.end, labels };
-      const good = accepts ? accepts(port, end) : couldRecord(goal, port, labels, end.wants);
-      if (!good) continue;
+      if (!this.isAccepted(port, end)) continue;
       const cost = plus(node.cost, { ...NOTHING, joints: 1 });
-      this.queue.push({ ...node, end, cost, bound: cost, to: port });
+      this.queue.push({ ...node, end, cost, bound: plus(cost, node.extra), to: port });
     }
+  }
+
+  private isAccepted(port: PartPort, end: OpenEnd): boolean {
+    const key = `${port.id}|${stateOf(end)}`;
+    const known = this.accepted.get(key);
+    if (known !== undefined) return known;
+    const { accepts, goal } = this.search;
+    const good = accepts ? accepts(port, end) : couldRecord(goal, port, end.labels, end.wants);
+    this.accepted.set(key, good);
+    return good;
   }
 
   private extend(node: Node): void {
@@ -163,7 +185,7 @@ export class ChainFinder {
       const cost = plus(node.cost, costOfOneMore(part, node.used, this.search.drawer));
       const ahead = this.least(end.port);
       if (!ahead) continue;
-      const bound = plus(cost, ahead);
+      const bound = plus(plus(cost, ahead), node.extra);
       const { ceiling } = this.search;
       const most = ceiling?.();
       if (most && comparePrices(bound, most) > 0) continue;
@@ -172,16 +194,16 @@ export class ChainFinder {
         end,
         bound,
         cost,
+        extra: node.extra,
         links: [...node.links, { part, entry, exit: end.port }],
         used: useAlso(node.used, part),
         path: node.path + says,
-        kind: isLink(part) ? node.kind : `${node.kind}>${part.id}`,
       });
     }
   }
 
   private grow(node: Omit<Node, 'bound'>): void {
     const ahead = this.least(node.end.port);
-    if (ahead) this.queue.push({ ...node, bound: plus(node.cost, ahead) });
+    if (ahead) this.queue.push({ ...node, bound: plus(plus(node.cost, ahead), node.extra) });
   }
 }

@@ -1,4 +1,5 @@
 import type { Chain, ChainFinder } from './chains';
+import { Heap } from './heap';
 import { compareCosts, NOTHING, plus, type Cost } from './inventory';
 
 /** No more chains of one leg than this are combined with those of the others. */
@@ -31,20 +32,22 @@ class Leg {
 
 interface Choice {
   readonly indices: readonly number[];
+  /** What it costs at the least, as far as was known when it was put here. */
+  readonly cost: Cost;
 }
 
 /** Combinations of one chain for each leg, the cheapest sum first. */
 export class Legs {
   private readonly legs: readonly Leg[];
-  private waiting: Choice[];
+  private readonly waiting = new Heap<Choice>((a, b) => compareCosts(a.cost, b.cost));
   private readonly seen = new Set<string>();
 
   constructor(finders: readonly ChainFinder[]) {
     this.legs = finders.map((finder) => new Leg(finder));
-    this.waiting = [{ indices: finders.map(() => 0) }];
+    this.offer(finders.map(() => 0));
   }
 
-  private costOf({ indices }: Choice): Cost | undefined {
+  private costOf(indices: readonly number[]): Cost | undefined {
     let total = NOTHING;
     for (const [leg, index] of indices.entries()) {
       const cost = this.legs[leg]?.costAt(index);
@@ -54,14 +57,23 @@ export class Legs {
     return total;
   }
 
-  private best(): { choice: Choice; cost: Cost } | undefined {
-    // What was found since may have changed what each combination costs at the least.
-    let best: { choice: Choice; cost: Cost } | undefined;
-    for (const choice of this.waiting) {
-      const cost = this.costOf(choice);
-      if (cost && (!best || compareCosts(cost, best.cost) < 0)) best = { choice, cost };
+  private offer(indices: readonly number[]): void {
+    const key = indices.join();
+    if (this.seen.has(key)) return;
+    this.seen.add(key);
+    const cost = this.costOf(indices);
+    if (cost) this.waiting.push({ indices, cost });
+  }
+
+  /** The cheapest combination by what is known now: what a leg costs at the least only ever grows. */
+  private best(): Choice | undefined {
+    for (let top = this.waiting.peek(); top; top = this.waiting.peek()) {
+      const cost = this.costOf(top.indices);
+      if (cost && compareCosts(cost, top.cost) <= 0) return top;
+      this.waiting.pop();
+      if (cost) this.waiting.push({ ...top, cost });
     }
-    return best;
+    return undefined;
   }
 
   /** The least that the next combination can cost; undefined when there is none left. */
@@ -73,21 +85,16 @@ export class Legs {
   step(): Chain[] | undefined {
     const best = this.best();
     if (!best) return undefined;
-    const { indices } = best.choice;
+    const { indices } = best;
     const chains: Chain[] = [];
     for (const [leg, index] of indices.entries()) {
       const chain = this.legs[leg]?.at(index);
       if (!chain) return undefined;
       chains.push(chain);
     }
-    this.waiting = this.waiting.filter((choice) => choice !== best.choice);
-    for (const leg of indices.keys()) {
-      const next = indices.map((index, at) => (at === leg ? index + 1 : index));
-      const key = next.join();
-      if (this.seen.has(key)) continue;
-      this.seen.add(key);
-      this.waiting.push({ indices: next });
-    }
+    this.waiting.pop();
+    for (const leg of indices.keys())
+      this.offer(indices.map((index, at) => (at === leg ? index + 1 : index)));
     return chains;
   }
 }

@@ -32,7 +32,7 @@ export const LIMITS: SearchLimits = { count: 5, mostJudged: 500, mostSteps: 60_0
 export interface SearchResult {
   /** The best routes, best first. */
   readonly found: readonly Found[];
-  /** Layouts that the pipeline judged. */
+  /** Layouts that the pipeline was asked about. */
   readonly searched: number;
   /** No limit cut the search: nothing better is left. */
   readonly complete: boolean;
@@ -133,6 +133,25 @@ function leastExtra(request: RouteRequest, parts: readonly Part[]): Cost {
   return costs.sort(compareCosts)[0] ?? NOTHING;
 }
 
+/** A source that runs on its digital plug alone and gives its sound by another wants a supply there. */
+function supplyExtra(request: RouteRequest, parts: readonly Part[]): Ground['extra'] {
+  const costs = parts
+    .filter((part) => part.family === 'supply')
+    .map((part) => costOfOneMore(part, useOf([]), request.drawer ?? {}));
+  const least = costs.sort(compareCosts)[0] ?? NOTHING;
+  return ({ part, digital }) =>
+    !digital && part.power?.every((source) => 'port' in source) ? { ...least, joints: 1 } : NOTHING;
+}
+
+/** Two layouts of one key are one. */
+const keyOf = ({ pieces, joints }: Layout): string =>
+  [
+    ...pieces.map(({ id, length }) => `${id} ${length ?? ''}`),
+    ...joints.map(({ plug, jack }) => `${plug.part}.${plug.port} ${jack.part}.${jack.port}`),
+  ]
+    .sort()
+    .join('|');
+
 /** A stream with its bound, which only a step of its own changes. */
 interface Bounded {
   readonly stream: Stream;
@@ -146,16 +165,18 @@ class Search {
   private readonly seen = new Set<string>();
   private readonly surcharge: Cost;
   readonly found: Found[] = [];
+  /** Layouts that were asked about, and those of them that the whole pipeline judged. */
+  looked = 0;
   judged = 0;
   steps = 0;
 
   constructor(
     private readonly request: RouteRequest,
     private readonly parts: readonly Part[],
-    ground: Omit<Ground, 'ceiling'>,
+    ground: Omit<Ground, 'ceiling' | 'extra'>,
     private readonly limits: SearchLimits,
   ) {
-    const streams = streamsOf({ ...ground, ceiling: () => this.last });
+    const streams = streamsOf({ ...ground, extra: supplyExtra(request, parts), ceiling: () => this.last });
     this.streams = streams.map((stream) => ({ stream, bound: stream.bound }));
     this.surcharge = leastExtra(request, parts);
   }
@@ -165,17 +186,19 @@ class Search {
   }
 
   private offer(layout: Layout): void {
-    const key = JSON.stringify([layout.pieces.map((p) => [p.id, p.length]), layout.joints]);
+    const cost = layoutCost(layout, this.drawer);
+    if (this.last && comparePrices(cost, this.last) > 0) return;
+    const key = keyOf(layout);
     if (this.seen.has(key)) return;
     this.seen.add(key);
-    const cost = layoutCost(layout, this.drawer);
     if (cost.price <= (this.request.wishes?.budget ?? Infinity)) this.waiting.push({ layout, cost });
   }
 
   private judge(layout: Layout, cost: Cost): void {
-    this.judged += 1;
     const laid = rigOf(layout, this.request);
+    this.looked += 1;
     if (!couldListen(laid)) return;
+    this.judged += 1;
     const { rig, judged } = settle(laid);
     const wishes = this.request.wishes ?? {};
     if (meets(layout, judged, wishes)) {
@@ -247,7 +270,7 @@ export function* search(
     .filter((grade) => request.wishes?.risk !== 'proven' || grade <= ITSELF)
     .sort();
   let found: Found[] = [];
-  let [searched, complete] = [0, true];
+  let [searched, judged, complete] = [0, 0, true];
   for (const grade of grades) {
     if (found.length >= limits.count) break;
     const ground = {
@@ -261,16 +284,17 @@ export function* search(
       takes: (recorder: Piece, end: OpenEnd) =>
         (byRecorder.get(recorder)?.get(wayAt(end)) ?? Infinity) <= grade,
     };
-    const left = limits.mostJudged - searched;
+    const left = limits.mostJudged - judged;
     const pass = new Search(request, parts, ground, limits);
     while (pass.step()) {
       if (pass.judged >= left || pass.steps >= limits.mostSteps) {
         complete = false;
         break;
       }
-      if (pass.steps % 64 === 0) yield { judged: searched + pass.judged, found: pass.found.length };
+      if (pass.steps % 64 === 0) yield { judged: searched + pass.looked, found: pass.found.length };
     }
-    searched += pass.judged;
+    searched += pass.looked;
+    judged += pass.judged;
     found = bestOf([...found, ...pass.found], limits.count);
   }
   return { found: found.sort(compareFound), searched, complete };

@@ -26,6 +26,8 @@ export interface Ground {
   readonly pool: Pool;
   readonly drawer: Drawer;
   readonly longest: number;
+  /** What a source that is not joined to its own supply needs beside the chain. */
+  readonly extra: (source: OpenEnd) => Cost;
   /** What costs more than this is not wanted any more. */
   readonly ceiling: () => Cost | undefined;
   /** Whether the app of a recorder takes what comes to it this way. */
@@ -61,6 +63,7 @@ const toRecorder = (ground: Ground, starts: readonly OpenEnd[], recorder: Piece)
     drawer: ground.drawer,
     longest: ground.longest,
     ceiling: ground.ceiling,
+    ...(starts[0]?.part.power && { extra: ground.extra }),
     accepts: (port, end) =>
       couldRecord(recorder.part, port, end.labels, end.wants) && ground.takes(recorder, end),
   });

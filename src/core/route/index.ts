@@ -1,0 +1,8 @@
+export type { AlsoWorks, Hindrance, Item, Lost, Plan, Route } from './plan';
+export { plan, planSteps } from './plan';
+export type { RequestDestination, RequestSource, RouteRequest, WishName, Wishes } from './request';
+export { REQUEST_FORMAT, REQUEST_VERSION, WISH_NAMES } from './request';
+export type { RequestProblem } from './request-problems';
+export { firstRequestProblem, sayRequestProblem, wishesMade } from './request-problems';
+export type { Progress, SearchLimits } from './search';
+export { LIMITS } from './search';

@@ -1,0 +1,59 @@
+import { quoteValue } from '../rig';
+import { LARGEST_RIG_BYTES } from '../rig/write';
+import type { RouteRequest } from './request';
+import { firstRequestProblem, type RequestProblem } from './request-problems';
+import validate from './validate-request.generated.mjs';
+
+export type RequestResult =
+  | { readonly ok: true; readonly request: RouteRequest }
+  | { readonly ok: false; readonly problem: RequestProblem };
+
+const malformed = (at: string, value: unknown, expected: string): RequestResult => ({
+  ok: false,
+  problem: { code: 'malformed', at, value: quoteValue(value), expected },
+});
+
+const valueAt = (document: unknown, pointer: string): unknown =>
+  pointer
+    .split('/')
+    .slice(1)
+    .reduce<unknown>(
+      (value, key) =>
+        typeof value === 'object' && value !== null && Object.hasOwn(value, key)
+          ? (value as Readonly<Record<string, unknown>>)[key]
+          : undefined,
+      document,
+    );
+
+/** Checks an already parsed request: its shape, then its names, then whether it contradicts itself. */
+export function checkRequest(document: unknown): RequestResult {
+  if (!validate(document)) {
+    const [error] = validate.errors ?? [];
+    const missing = error?.keyword === 'required' ? `/${String(error.params['missingProperty'])}` : '';
+    const at = (error?.instancePath ?? '') + missing;
+    return malformed(
+      at,
+      valueAt(document, at),
+      missing ? 'must be there' : (error?.message ?? 'is no request'),
+    );
+  }
+  const request = document as RouteRequest;
+  const problem = firstRequestProblem(request);
+  return problem ? { ok: false, problem } : { ok: true, request };
+}
+
+/** Reads a request file. Never throws. */
+export function readRequest(text: string): RequestResult {
+  if (text.length > LARGEST_RIG_BYTES) {
+    return malformed(
+      '',
+      `${(text.length / 1e6).toFixed(1)} MB long`,
+      `has at most ${LARGEST_RIG_BYTES / 1e6} MB`,
+    );
+  }
+  try {
+    return checkRequest(JSON.parse(text));
+  } catch (error) {
+    return malformed('', error instanceof Error ? error.message : String(error), 'must be complete JSON');
+  }
+}
