@@ -15,6 +15,7 @@ const USAGE = `symplex demo  [--port N]      build, serve and open with the demo
 symplex start [--port N]      the same, empty
 symplex test                  install what tests need, then run all of them
 symplex check RIG.json [--json]   what a rig will really record, and why
+symplex plan REQUEST.json [--json]  the best proved chains for a request
 symplex spice RIG.json        its circuit as a netlist that ngspice runs in batch
 symplex bench                 how long the engine takes on this machine`;
 
@@ -149,6 +150,7 @@ async function main([command, ...args]) {
       return runTests({ root: ROOT, environment: ENVIRONMENT, build });
     }
     case 'check':
+    case 'plan':
     case 'spice':
     case 'bench': {
       install();

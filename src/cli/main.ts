@@ -2,7 +2,11 @@ import { readFile, stat } from 'node:fs/promises';
 import { LARGEST_RIG_BYTES, sayProblem, type Rig } from '../core/rig';
 import { readRig } from '../core/rig/read';
 import { checkReport, spiceReport } from '../core/report';
+import { planReport } from '../core/report/plan-report';
+import { plan, sayRequestProblem } from '../core/route';
+import { readRequest } from '../core/route/read-request';
 import { bench } from './bench';
+import { planText } from './plan-text';
 import { textReport } from './text-report';
 
 /** Bad input: one line on standard error, exit code 2. */
@@ -35,6 +39,17 @@ async function check(path: string | undefined, flags: readonly string[]): Promis
   return flags.includes('--json') ? JSON.stringify(report, null, 2) : textReport(report);
 }
 
+async function planned(path: string | undefined, flags: readonly string[]): Promise<string> {
+  if (path === undefined) throw new BadInput('say which request: symplex plan REQUEST.json [--json]');
+  const unknown = flags.find((flag) => flag !== '--json');
+  if (unknown !== undefined)
+    throw new BadInput(`unknown option ${unknown}: symplex plan REQUEST.json [--json]`);
+  const result = readRequest(await readText(path));
+  if (!result.ok) throw new BadInput(sayRequestProblem(result.problem));
+  const report = planReport(plan(result.request));
+  return flags.includes('--json') ? JSON.stringify(report, null, 2) : planText(report);
+}
+
 async function spice(path: string | undefined, flags: readonly string[]): Promise<string> {
   if (path === undefined) throw new BadInput('say which rig: symplex spice RIG.json');
   if (flags[0] !== undefined) throw new BadInput(`unknown option ${flags[0]}: symplex spice RIG.json`);
@@ -43,6 +58,7 @@ async function spice(path: string | undefined, flags: readonly string[]): Promis
 
 const COMMANDS: Readonly<Record<string, typeof check>> = {
   check,
+  plan: planned,
   spice,
   bench: async (path) => {
     if (path !== undefined) throw new BadInput('takes nothing: symplex bench');

@@ -89,7 +89,8 @@ const stageReport = (stage: Stage): StageReport => ({
   mostDbv: stage.most === null ? null : finite(stage.most),
 });
 
-function arrivalReport(rig: Rig, analysis: Analysis, arrival: Arrival): ArrivalReport {
+/** An arrival in its public form, with its way stage by stage. */
+export function arrivalReport(rig: Rig, analysis: Analysis, arrival: Arrival): ArrivalReport {
   const chain = chainOf(analysis, arrival);
   const { recorder, app, source, state, records, channels } = arrival;
   const sounding = Number.isFinite(arrival.headroom);

@@ -1,4 +1,4 @@
-import { EVIDENCE_KINDS, type Evidence, type Part } from '../parts';
+import { EVIDENCE_KINDS, type Evidence } from '../parts';
 import { overNoise, type Judged } from '../levels';
 import type { Rig } from '../rig';
 import { comparePrices, type Cost } from './inventory';
@@ -32,25 +32,18 @@ export const compareFound = (a: Found, b: Found): number =>
 /** A route that needs more purchases than this beyond the best is no answer to the same question. */
 export const MOST_MORE_PURCHASES = 1;
 
-/** Boxes that only pass on what comes in, from one socket to one other. */
-const passesOn = (part: Part): boolean => part.ports.length === 2 && part.family === 'box';
+/** Less than this much clearer of the noise is no reason for another part, dB. Our own limit. */
+const WORTH_A_PART = 3;
 
-/** Less than this much clearer of the noise is no reason for another box, dB. Our own limit. */
-const WORTH_A_BOX = 3;
-
-/** Whether `b` is `a` with further boxes that only pass on, and hardly clearer for them. */
+/** Whether `b` is `a` with something more put in, and hardly clearer of the noise for it. */
 function isPadded(b: Found, a: Found): boolean {
   const rest = between(b.layout).map((part) => part.id);
-  for (const part of between(a.layout)) {
-    if (part.family === 'lead' || part.family === 'adapter') continue;
-    const at = rest.indexOf(part.id);
+  for (const { id } of between(a.layout)) {
+    const at = rest.indexOf(id);
     if (at < 0) return false;
     rest.splice(at, 1);
   }
-  const more = between(b.layout).filter(
-    (part) => rest.includes(part.id) && part.family !== 'lead' && part.family !== 'adapter',
-  );
-  return more.length > 0 && more.every(passesOn) && qualityOf(b.judged) < qualityOf(a.judged) + WORTH_A_BOX;
+  return rest.length > 0 && qualityOf(b.judged) < qualityOf(a.judged) + WORTH_A_PART;
 }
 
 /** Of routes of one kind the best, without those that are a better one with something needless in it; at most `count`. */

@@ -34,7 +34,10 @@ function withTyped(part: Part, figures: readonly Figure[], typed: Readonly<Recor
 function Connectors({ part, change }: { part: Part; change: (port: string, connector: Connector) => void }) {
   const choices = part.ports.filter((port) => connectorsLike(port.connector).length > 1);
   return choices.map((port) => (
-    <label key={port.id} className="first-letter:uppercase grid gap-x-3 sm:grid-cols-[1fr_11rem] sm:items-center">
+    <label
+      key={port.id}
+      className="first-letter:uppercase grid gap-x-3 sm:grid-cols-[1fr_11rem] sm:items-center"
+    >
       {port.name}
       <select
         className="field"

@@ -1,0 +1,17 @@
+import type { PlanReport } from '../core/report/plan-report';
+
+/** The plan as a person reads it in a terminal. */
+export function planText({ routes, hindrances, says, searched, complete }: PlanReport): string {
+  const lines = [says, `${searched} layouts were tried${complete ? '' : '; the search was cut short'}.`];
+  for (const route of routes) {
+    lines.push('', `${route.rank}. about ${Math.round(route.cost)}. ${route.says}`);
+    for (const arrival of route.arrives) lines.push(`   ${arrival.says}`);
+    if (route.lost) lines.push(`   ${route.lost.says}`);
+    if (route.also) {
+      const more = route.also.buy.map(({ name }) => name).join(', ');
+      lines.push(`   With the second recorder: ${more ? `also ${more}` : 'nothing more'}.`);
+    }
+  }
+  for (const hindrance of hindrances) lines.push('', hindrance.says);
+  return lines.join('\n');
+}
