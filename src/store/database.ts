@@ -11,11 +11,20 @@ export interface RigRecord {
   readonly updatedAt: number;
 }
 
-/** What the user owns of a catalogue part. */
+/** How a thing is; what is broken is not counted on. */
+export const CONDITIONS = ['good', 'worn', 'broken'] as const;
+export type Condition = (typeof CONDITIONS)[number];
+
+/** What the user owns of a catalogue or own part. */
 export interface DrawerItem {
   readonly part: string;
   readonly count: number;
+  readonly condition?: Condition;
+  /** What is written on it, or its colour. */
+  readonly label?: string;
   readonly note?: string;
+  /** What was paid for one. */
+  readonly paid?: number;
 }
 
 /** What the user knows of an app, for all rigs. */

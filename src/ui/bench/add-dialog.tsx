@@ -17,7 +17,8 @@ import {
   type Rig,
   type RigEdit,
 } from '../../core/rig';
-import { CURRENCY, money } from '../shared/money';
+import { money } from '../shared/money';
+import { useCurrency } from '../shared/use-currency';
 import { PartSearch } from '../shared/part-search';
 import { Sheet } from '../shared/sheet';
 import { Outcome, useOutcomes } from './outcomes';
@@ -86,6 +87,7 @@ const fittingAt = (rig: Rig, port: PartPort, at: PortRef, drawer: Drawer) =>
 
 /** What can be plugged in at one port: loose ends of the rig first, then every part that fits, each with what it would change. */
 function PortChoices({ rig, placed, port, drawer, edit, goOn }: AddDialogProps & { port: PartPort }) {
+  const currency = useCurrency();
   const at = useMemo(() => ({ part: placed, port: port.id }), [placed, port]);
   const loose = useMemo(
     () =>
@@ -114,7 +116,7 @@ function PortChoices({ rig, placed, port, drawer, edit, goOn }: AddDialogProps &
       about={(part) => (
         <>
           {part.summary}.{' '}
-          {(drawer[part.id] ?? 0) > 0 ? 'In the drawer.' : `About ${money(part.price, CURRENCY)}.`}
+          {(drawer[part.id] ?? 0) > 0 ? 'In the drawer.' : `About ${money(part.price, currency)}.`}
           <Outcome rig={rig} option={outcomes[loose.length + placeOf(part)]} />
         </>
       )}

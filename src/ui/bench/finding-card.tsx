@@ -3,7 +3,8 @@ import type { Finding, Severity } from '../../core/checks';
 import type { Fix } from '../../core/fixes';
 import { sayEdit, sayOutcome, sayReason, sayTitle } from '../../core/report';
 import type { Rig, RigEdit } from '../../core/rig';
-import { CURRENCY, money } from '../shared/money';
+import { money } from '../shared/money';
+import { useCurrency } from '../shared/use-currency';
 import { SentenceView } from '../shared/sentence-view';
 
 const WEIGHT: Record<Severity, { word: string; style: string }> = {
@@ -15,12 +16,13 @@ const WEIGHT: Record<Severity, { word: string; style: string }> = {
 
 function FixRow({ rig, fix, main, edit }: { rig: Rig; fix: Fix; main: boolean; edit: (c: RigEdit) => void }) {
   const says = sayEdit(rig, fix.edit);
+  const currency = useCurrency();
   const cost =
     fix.part === undefined
       ? ''
       : fix.owned
         ? 'In the drawer. '
-        : `To buy, about ${money(fix.cost, CURRENCY)}. `;
+        : `To buy, about ${money(fix.cost, currency)}. `;
   return (
     <li className="border-line bg-card flex items-center gap-3 rounded-xl border p-3">
       <span className="min-w-0 flex-1">

@@ -7,7 +7,8 @@ import { verdictRank } from '../../core/pipeline/verdict';
 import { nameOf, sayChoice, sayOutcome } from '../../core/report';
 import { partIn, type Rig, type RigEdit } from '../../core/rig';
 import { getProver } from '../../workers/engine';
-import { CURRENCY, money } from '../shared/money';
+import { money } from '../shared/money';
+import { useCurrency } from '../shared/use-currency';
 import { VERDICT_SIGN } from '../shared/verdict-sign';
 
 function useOptions(rig: Rig, placed: string, open: boolean): Option[] | undefined {
@@ -29,10 +30,11 @@ function useOptions(rig: Rig, placed: string, open: boolean): Option[] | undefin
 
 function OptionRow(props: { rig: Rig; option: Option; drawer: Drawer; choose: () => void }) {
   const { rig, option, drawer, choose } = props;
+  const currency = useCurrency();
   const part = option.part === undefined ? undefined : partIn(rig, option.part);
   const { Icon, word, text } = VERDICT_SIGN[option.outcome.verdict];
   const cost =
-    part && ((drawer[part.id] ?? 0) > 0 ? 'In the drawer' : `About ${money(part.price, CURRENCY)}`);
+    part && ((drawer[part.id] ?? 0) > 0 ? 'In the drawer' : `About ${money(part.price, currency)}`);
   return (
     <button
       type="button"

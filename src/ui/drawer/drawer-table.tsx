@@ -1,79 +1,209 @@
 'use client';
-import { Minus, Plus } from 'lucide-react';
-import { CATALOGUE, type Part } from '../../core/parts';
-import { database, type DrawerItem } from '../../store/database';
+import { ChevronDown, ChevronUp, Minus, Plus } from 'lucide-react';
+import Link from 'next/link';
+import { Fragment, useState, type ReactNode } from 'react';
+import { answersTo, type Part } from '../../core/parts';
+import { CONDITIONS, type Condition, type DrawerItem, type RigRecord } from '../../store/database';
+import { setCount } from '../../store/drawer';
 import { PartIcon } from '../bench/part-icon';
-import { CURRENCY, money } from '../shared/money';
+import { money } from '../shared/money';
 import { keeping } from '../shared/report-trouble';
+import { ItemFields } from './item-fields';
 
-export async function setCount(part: string, count: number): Promise<void> {
-  await database.transaction('rw', database.drawer, async () => {
-    const current = await database.drawer.get(part);
-    if (count > 0) await database.drawer.put({ ...current, part, count });
-    else await database.drawer.delete(part);
-  });
+/** What is owned, with its part and the rigs that use it. */
+export interface DrawerEntry {
+  readonly item: DrawerItem;
+  readonly part: Part;
+  readonly rigs: readonly RigRecord[];
 }
 
-function Row({ part, item }: { part: Part; item: DrawerItem | undefined }) {
-  const count = item?.count ?? 0;
+type Column = 'name' | 'condition' | 'count' | 'price' | 'rigs';
+
+const COLUMNS: readonly (readonly [Column, string, string])[] = [
+  ['name', 'Thing', ''],
+  ['condition', 'Condition', 'max-sm:hidden'],
+  ['count', 'Count', ''],
+  ['price', 'Price', 'max-sm:hidden text-right'],
+  ['rigs', 'Used in', 'max-md:hidden'],
+];
+
+const valueIn = ({ item, part, rigs }: DrawerEntry, column: Column): string | number => {
+  switch (column) {
+    case 'name':
+      return part.name.toLowerCase();
+    case 'condition':
+      return CONDITIONS.indexOf(item.condition ?? 'good');
+    case 'count':
+      return item.count;
+    case 'price':
+      return item.paid ?? part.price;
+    case 'rigs':
+      return rigs.length;
+  }
+};
+
+function compare(a: string | number, b: string | number): number {
+  return typeof a === 'string' ? a.localeCompare(String(b)) : a - Number(b);
+}
+
+function Count({ part, count }: { part: Part; count: number }) {
   const step = (by: number) => void keeping(setCount(part.id, count + by));
   return (
-    <li className="border-line bg-card flex flex-wrap items-center gap-3 rounded-xl border p-3">
-      <PartIcon family={part.family} />
-      <div className="min-w-44 flex-1">
-        <h3 className="leading-tight font-bold">{part.name}</h3>
-        <p className="text-soft text-[0.9375rem]">
-          {part.summary}
-          {item?.note ? `. Note: ${item.note}` : ''}
-        </p>
-      </div>
-      <span className="text-soft text-sm">about {money(part.price, CURRENCY)}</span>
-      <div className="flex items-center gap-1" role="group" aria-label={`How many: ${part.name}`}>
-        <button
-          type="button"
-          className="button"
-          disabled={count === 0}
-          aria-label={`One ${part.name} less`}
-          onClick={() => step(-1)}
-        >
-          <Minus size={16} aria-hidden />
-        </button>
-        <output className="w-8 text-center font-mono text-sm">{count}</output>
-        <button
-          type="button"
-          className="button"
-          disabled={count >= 99}
-          aria-label={`One ${part.name} more`}
-          onClick={() => step(1)}
-        >
-          <Plus size={16} aria-hidden />
-        </button>
-      </div>
-    </li>
+    <div className="flex items-center gap-1" role="group" aria-label={`How many: ${part.name}`}>
+      <button
+        type="button"
+        className="button px-2"
+        aria-label={`One ${part.name} less`}
+        onClick={() => step(-1)}
+      >
+        <Minus size={16} aria-hidden />
+      </button>
+      <output className="w-7 text-center font-mono text-sm">{count}</output>
+      <button
+        type="button"
+        className="button px-2"
+        disabled={count >= 999}
+        aria-label={`One ${part.name} more`}
+        onClick={() => step(1)}
+      >
+        <Plus size={16} aria-hidden />
+      </button>
+    </div>
   );
 }
 
-/** Owned parts first, then the rest of the catalogue at zero. */
-export function DrawerTable({ items, own }: { items: readonly DrawerItem[]; own: readonly Part[] }) {
-  const byPart = new Map(items.map((item) => [item.part, item]));
-  const parts = [...own, ...CATALOGUE];
-  const owned = parts.filter((part) => byPart.has(part.id));
-  const others = parts.filter((part) => !byPart.has(part.id));
-  const group = (title: string, parts: readonly Part[]) =>
-    parts.length > 0 && (
-      <section aria-label={title} className="mt-5">
-        <h2 className="text-soft mb-2 text-sm font-semibold">{title}</h2>
-        <ul className="space-y-2">
-          {parts.map((part) => (
-            <Row key={part.id} part={part} item={byPart.get(part.id)} />
-          ))}
-        </ul>
-      </section>
-    );
+function Row({ entry, currency, own }: { entry: DrawerEntry; currency: string; own: ReactNode }) {
+  const { item, part, rigs } = entry;
+  const [open, setOpen] = useState(false);
   return (
-    <>
-      {group('In the drawer', owned)}
-      {group('Not in the drawer', others)}
-    </>
+    <Fragment>
+      <tr className="border-line border-t align-top">
+        <td className="py-2 pr-2">
+          <button
+            type="button"
+            className="flex w-full items-start gap-3 text-left"
+            aria-expanded={open}
+            onClick={() => setOpen(!open)}
+          >
+            <PartIcon family={part.family} />
+            <span className="min-w-0">
+              <span className="block leading-tight font-bold">{part.name}</span>
+              <span className="text-soft block text-[0.9375rem] leading-snug">
+                {item.label ? `“${item.label}” · ` : ''}
+                {part.summary}
+                {item.note ? `. Note: ${item.note}` : ''}
+              </span>
+            </span>
+            {open ? <ChevronUp size={18} aria-hidden /> : <ChevronDown size={18} aria-hidden />}
+          </button>
+        </td>
+        <td className="py-2.5 pr-2 max-sm:hidden">
+          <span className={item.condition === 'broken' ? 'text-vermilion font-semibold' : ''}>
+            {item.condition ?? 'good'}
+          </span>
+        </td>
+        <td className="py-2 pr-2">
+          <Count part={part} count={item.count} />
+        </td>
+        <td className="py-2.5 pr-2 text-right whitespace-nowrap max-sm:hidden">
+          {item.paid === undefined ? `about ${money(part.price, currency)}` : money(item.paid, currency)}
+        </td>
+        <td className="py-2.5 max-md:hidden">
+          {rigs.length === 0 && <span className="text-soft">no rig</span>}
+          {rigs.map((rig) => (
+            <Link key={rig.id} className="block underline" href={`/?rig=${encodeURIComponent(rig.id)}`}>
+              {rig.doc.name}
+            </Link>
+          ))}
+        </td>
+      </tr>
+      {open && (
+        <tr>
+          <td colSpan={5} className="pb-3 pl-10">
+            <ItemFields item={item} part={part} rigs={rigs} currency={currency} />
+            {own}
+          </td>
+        </tr>
+      )}
+    </Fragment>
+  );
+}
+
+interface DrawerTableProps {
+  readonly entries: readonly DrawerEntry[];
+  readonly currency: string;
+  /** What can be done with a part of the user's own. */
+  readonly ownActions: (part: Part) => ReactNode;
+}
+
+/** Everything owned: looked through, filtered, sorted by any column. */
+export function DrawerTable({ entries, currency, ownActions }: DrawerTableProps) {
+  const [query, setQuery] = useState('');
+  const [condition, setCondition] = useState<Condition | ''>('');
+  const [sort, setSort] = useState<{ by: Column; down: boolean }>({ by: 'name', down: false });
+  const shown = entries
+    .filter(({ item, part }) => {
+      const text = `${item.label ?? ''} ${item.note ?? ''}`.toLowerCase();
+      return answersTo(part, query) || (query.trim() !== '' && text.includes(query.trim().toLowerCase()));
+    })
+    .filter(({ item }) => condition === '' || (item.condition ?? 'good') === condition)
+    .sort((a, b) => compare(valueIn(a, sort.by), valueIn(b, sort.by)) * (sort.down ? -1 : 1));
+  return (
+    <section aria-label="In the drawer" className="mt-4">
+      <div className="mb-2 flex flex-wrap items-center gap-2">
+        <input
+          type="search"
+          className="field min-w-0 flex-1"
+          aria-label="Look through the drawer"
+          placeholder="Name, socket, bands, label or note"
+          value={query}
+          onChange={(event) => setQuery(event.target.value)}
+        />
+        <select
+          className="field"
+          aria-label="Condition"
+          value={condition}
+          onChange={(event) => setCondition(event.target.value as Condition | '')}
+        >
+          <option value="">any condition</option>
+          {CONDITIONS.map((one) => (
+            <option key={one} value={one}>
+              {one}
+            </option>
+          ))}
+        </select>
+      </div>
+      <table className="w-full">
+        <caption className="sr-only">What is in the drawer</caption>
+        <thead>
+          <tr className="text-left">
+            {COLUMNS.map(([column, name, style]) => (
+              <th
+                key={column}
+                scope="col"
+                className={style}
+                aria-sort={sort.by === column ? (sort.down ? 'descending' : 'ascending') : undefined}
+              >
+                <button
+                  type="button"
+                  className="text-soft inline-flex min-h-9 items-center gap-1 text-sm font-semibold"
+                  onClick={() => setSort({ by: column, down: sort.by === column && !sort.down })}
+                >
+                  {name}
+                  {sort.by === column &&
+                    (sort.down ? <ChevronDown size={14} aria-hidden /> : <ChevronUp size={14} aria-hidden />)}
+                </button>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {shown.map((entry) => (
+            <Row key={entry.part.id} entry={entry} currency={currency} own={ownActions(entry.part)} />
+          ))}
+        </tbody>
+      </table>
+      {shown.length === 0 && <p className="text-soft p-3">Nothing in the drawer answers to that.</p>}
+    </section>
   );
 }

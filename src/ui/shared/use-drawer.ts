@@ -6,8 +6,14 @@ import { database, type DrawerItem } from '../../store/database';
 
 export const useDrawerItems = (): DrawerItem[] | undefined => useLiveQuery(() => database.drawer.toArray());
 
-/** Counts by part, as the fixes want them. */
+/** Counts by part, as fixes and routes want them: without what is broken. */
 export function useDrawer(): Drawer {
   const items = useDrawerItems();
-  return useMemo(() => Object.fromEntries((items ?? []).map((item) => [item.part, item.count])), [items]);
+  return useMemo(
+    () =>
+      Object.fromEntries(
+        (items ?? []).filter((item) => item.condition !== 'broken').map((item) => [item.part, item.count]),
+      ),
+    [items],
+  );
 }

@@ -8,6 +8,7 @@ import { RigList } from './rig-list';
 
 const VIEWS = [
   { href: '/', name: 'Bench' },
+  { href: '/route', name: 'Route' },
   { href: '/drawer', name: 'Drawer' },
   { href: '/compare', name: 'Compare' },
 ] as const;

@@ -97,6 +97,7 @@ function entriesOf(props: PaletteProps, go: (path: string) => void): Entry[] {
       run: () => go(`/?rig=${encodeURIComponent(id)}`),
     })),
     { group: 'Views', says: 'Bench', run: () => go(rig ? `/?rig=${rig.id}` : '/') },
+    { group: 'Views', says: 'Route: find the chain', run: () => go('/route') },
     { group: 'Views', says: 'Drawer', run: () => go('/drawer') },
     { group: 'Views', says: 'Compare', run: () => go('/compare') },
     { group: 'Views', says: 'Keyboard shortcuts', keys: '?', run: help },

@@ -1,0 +1,91 @@
+'use client';
+import Link from 'next/link';
+import { useState } from 'react';
+import type { Part } from '../../core/parts';
+import { CONDITIONS, type Condition, type DrawerItem, type RigRecord } from '../../store/database';
+import { putItem } from '../../store/drawer';
+import { money } from '../shared/money';
+import { keeping } from '../shared/report-trouble';
+
+interface ItemFieldsProps {
+  readonly item: DrawerItem;
+  readonly part: Part;
+  readonly rigs: readonly RigRecord[];
+  readonly currency: string;
+}
+
+function without<K extends keyof DrawerItem>(item: DrawerItem, key: K): DrawerItem {
+  const { [key]: _old, ...rest } = item;
+  return rest as DrawerItem;
+}
+
+/** A text that is kept when the field is left. */
+function Text(props: { label: string; value: string; keep: (text: string) => void }) {
+  const [text, setText] = useState(props.value);
+  return (
+    <label className="grid gap-1">
+      {props.label}
+      <input
+        className="field"
+        maxLength={400}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={() => text !== props.value && props.keep(text.trim())}
+      />
+    </label>
+  );
+}
+
+/** What is known of a thing beside how many there are. */
+export function ItemFields({ item, part, rigs, currency }: ItemFieldsProps) {
+  const [trouble, setTrouble] = useState<string>();
+  const put = (next: DrawerItem) => void keeping(putItem(next));
+  const set = (key: 'label' | 'note', text: string) =>
+    put(text ? { ...item, [key]: text } : without(item, key));
+  const pay = (text: string) => {
+    const sum = Number(text.replace(',', '.'));
+    const bad = text !== '' && !(sum >= 0 && sum < 1e6);
+    setTrouble(bad ? `“${text}” is no sum; write a number, or nothing.` : undefined);
+    if (!bad) put(text === '' ? without(item, 'paid') : { ...item, paid: sum });
+  };
+  return (
+    <div className="grid gap-3 sm:grid-cols-2">
+      <label className="grid gap-1">
+        Condition
+        <select
+          className="field"
+          value={item.condition ?? 'good'}
+          onChange={(event) => put({ ...item, condition: event.target.value as Condition })}
+        >
+          {CONDITIONS.map((one) => (
+            <option key={one} value={one}>
+              {one === 'broken' ? 'broken: not counted on' : one}
+            </option>
+          ))}
+        </select>
+      </label>
+      <Text
+        label={`Paid for one, ${currency} (typical: ${money(part.price, currency)})`}
+        value={item.paid === undefined ? '' : String(item.paid)}
+        keep={pay}
+      />
+      <Text label="Label on it" value={item.label ?? ''} keep={(text) => set('label', text)} />
+      <Text label="Note" value={item.note ?? ''} keep={(text) => set('note', text)} />
+      {trouble && (
+        <p role="alert" className="text-vermilion sm:col-span-2">
+          {trouble}
+        </p>
+      )}
+      <p className="sm:col-span-2 md:hidden">
+        Used in:{' '}
+        {rigs.length === 0
+          ? 'no rig'
+          : rigs.map((rig) => (
+              <Link key={rig.id} className="mr-2 underline" href={`/?rig=${encodeURIComponent(rig.id)}`}>
+                {rig.doc.name}
+              </Link>
+            ))}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,168 @@
+'use client';
+import { Plus, X } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { APPS, DEFAULT_APP, type Part } from '../../core/parts';
+import { isSource } from '../../core/rig';
+import type { RequestDestination, RequestSource } from '../../core/route';
+import { PartChoice } from './part-choice';
+import type { Question } from './use-request';
+
+interface RequestFormProps {
+  readonly question: Question;
+  readonly change: (next: Question) => void;
+  /** Everything that can be chosen, what is owned first. */
+  readonly parts: readonly Part[];
+}
+
+const replaced = <T,>(list: readonly T[], index: number, item: T): T[] =>
+  index < list.length ? list.map((old, n) => (n === index ? item : old)) : [...list, item];
+const removed = <T,>(list: readonly T[], index: number): T[] => list.filter((_, n) => n !== index);
+
+function Remove({ what, remove }: { what: string; remove: () => void }) {
+  return (
+    <button type="button" className="button px-2" aria-label={`Leave out ${what}`} onClick={remove}>
+      <X size={16} aria-hidden />
+    </button>
+  );
+}
+
+/** A host, and the app where it runs any. */
+export function DestinationChoice(props: {
+  title: string;
+  parts: readonly Part[];
+  destination: RequestDestination | undefined;
+  change: (next: RequestDestination) => void;
+}) {
+  const { title, parts, destination, change } = props;
+  const hosts = parts.filter((part) => part.host);
+  const runsApps = hosts.find((part) => part.id === destination?.part)?.host?.runsApps;
+  return (
+    <>
+      <PartChoice
+        title={title}
+        parts={hosts}
+        chosen={destination?.part}
+        empty="a phone, tablet, computer or camera"
+        choose={(part) => {
+          const runs = hosts.find((h) => h.id === part)?.host?.runsApps;
+          change(runs ? { part, app: destination?.app ?? DEFAULT_APP } : { part });
+        }}
+      />
+      {destination && runsApps && (
+        <label className="inline-flex max-w-full flex-wrap items-center gap-2">
+          with the
+          <select
+            className="field max-w-full font-semibold"
+            aria-label="App"
+            value={destination.app ?? DEFAULT_APP}
+            onChange={(event) => change({ ...destination, app: event.target.value })}
+          >
+            {APPS.map((app) => (
+              <option key={app.id} value={app.id}>
+                {app.name}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+    </>
+  );
+}
+
+function Line({ word, children }: { word: string; children: ReactNode }) {
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      <span className="w-20 flex-none text-lg font-semibold max-sm:w-full">{word}</span>
+      {children}
+    </div>
+  );
+}
+
+function Another({ says, add }: { says: string; add: () => void }) {
+  return (
+    <button type="button" className="button" onClick={add}>
+      <Plus size={16} aria-hidden /> {says}
+    </button>
+  );
+}
+
+/** The question as a sentence with gaps: what is recorded, by what, and through which mixer. */
+export function RequestForm({ question, change, parts }: RequestFormProps) {
+  const sources = parts.filter(isSource);
+  const boxes = parts.filter((part) => part.family === 'mixer' || part.family === 'interface');
+  const { sources: from, destinations: to, through } = question;
+  const setSource = (index: number, source: RequestSource) =>
+    change({ ...question, sources: replaced(from, index, source) });
+  const setDestination = (index: number, destination: RequestDestination) =>
+    change({ ...question, destinations: replaced(to, index, destination) });
+  const rows = <T,>(list: readonly T[]): (T | undefined)[] => (list.length > 0 ? [...list] : [undefined]);
+  const [first] = sources;
+  const [host] = parts.filter((part) => part.host);
+  return (
+    <div className="space-y-3">
+      {rows(from).map((source, index) => (
+        <Line key={index} word={index === 0 ? 'Record' : 'and'}>
+          <PartChoice
+            title="What is to be recorded?"
+            parts={sources}
+            chosen={source?.part}
+            empty="a microphone, pack or instrument"
+            choose={(part) => setSource(index, { part })}
+          />
+          {from.length > 1 && (
+            <Remove
+              what={`source ${index + 1}`}
+              remove={() => change({ ...question, sources: removed(from, index) })}
+            />
+          )}
+          {index === from.length - 1 && from.length < 8 && first && (
+            <Another
+              says="Another source"
+              add={() => setSource(from.length, { part: source?.part ?? first.id })}
+            />
+          )}
+        </Line>
+      ))}
+      <Line word="through">
+        <label className="sr-only" htmlFor="through">
+          Through a mixer or interface that is there already
+        </label>
+        <select
+          id="through"
+          className="field max-w-full"
+          value={through ?? ''}
+          onChange={(event) => {
+            const { through: _old, ...rest } = question;
+            change(event.target.value ? { ...rest, through: event.target.value } : rest);
+          }}
+        >
+          <option value="">whatever is best</option>
+          {boxes.map((part) => (
+            <option key={part.id} value={part.id}>
+              {part.name}, which I have there
+            </option>
+          ))}
+        </select>
+      </Line>
+      {rows(to).map((destination, index) => (
+        <Line key={index} word={index === 0 ? 'on' : 'and on'}>
+          <DestinationChoice
+            title="What records it?"
+            parts={parts}
+            destination={destination}
+            change={(next) => setDestination(index, next)}
+          />
+          {to.length > 1 && (
+            <Remove
+              what={`recorder ${index + 1}`}
+              remove={() => change({ ...question, destinations: removed(to, index) })}
+            />
+          )}
+          {index === to.length - 1 && to.length < 4 && host && (
+            <Another says="At once on another" add={() => setDestination(to.length, { part: host.id })} />
+          )}
+        </Line>
+      ))}
+    </div>
+  );
+}

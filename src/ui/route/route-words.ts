@@ -1,0 +1,34 @@
+import { findApp } from '../../core/parts';
+import { nameOf } from '../../core/report';
+import { laidParts, type Rig } from '../../core/rig';
+import type { Route } from '../../core/route';
+import { formatDb } from '../../core/units';
+
+/** Every switch and knob that a route's rig has turned from where the part is delivered. */
+export const settingsMade = (rig: Rig): string[] =>
+  laidParts(rig).flatMap(({ placed, part }) =>
+    Object.entries(placed.settings ?? {}).flatMap(([id, value]) => {
+      const setting = part.settings?.find((s) => s.id === id);
+      if (!setting || setting.initial === value) return [];
+      const place =
+        setting.kind === 'switch'
+          ? (setting.options.find((option) => option.id === value)?.name ?? String(value))
+          : formatDb(Number(value));
+      return [`${nameOf(rig, placed.id)}, ${setting.name}: ${place}`];
+    }),
+  );
+
+/** What a route leaves out that one might expect of it, as its rig shows. */
+export function cannot({ rig, arrives, listeners }: Route): string[] {
+  const laid = laidParts(rig);
+  const apps = laid.flatMap(({ placed }) => findApp(placed.app ?? '') ?? []);
+  const heard = listeners.some(({ hears }) => hears.length > 0);
+  return [
+    ...(arrives.some((a) => a.channels === 'mono') && apps.every((app) => app.channels !== 'mono')
+      ? ['it records in mono']
+      : []),
+    ...(apps.some((app) => app.farEnd) && !heard ? ['nobody hears the far end through it'] : []),
+    ...(!heard && apps.every((app) => !app.farEnd) ? ['nobody listens to what is recorded'] : []),
+    ...(laid.some(({ part }) => part.family === 'mixer') ? ['it is not worn or carried'] : []),
+  ];
+}

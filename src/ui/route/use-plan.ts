@@ -1,0 +1,42 @@
+'use client';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Plan, Progress, RouteRequest } from '../../core/route';
+import { startSearch, type Search } from '../../workers/planner';
+
+export type Planning =
+  | { readonly state: 'idle' }
+  | { readonly state: 'searching'; readonly progress: Progress }
+  | { readonly state: 'cancelled' }
+  | { readonly state: 'done'; readonly plan: Plan; readonly request: RouteRequest };
+
+/** One search at a time; leaving the page or asking anew ends the one before. */
+export function usePlan() {
+  const [planning, setPlanning] = useState<Planning>({ state: 'idle' });
+  const running = useRef<Search | undefined>(undefined);
+  const end = useCallback(() => {
+    running.current?.cancel();
+    running.current = undefined;
+  }, []);
+  useEffect(() => end, [end]);
+  const ask = useCallback(
+    (request: RouteRequest) => {
+      if (running.current) end();
+      setPlanning({ state: 'searching', progress: { judged: 0, found: 0 } });
+      const search = startSearch(request, (progress) => {
+        if (running.current === search) setPlanning({ state: 'searching', progress });
+      });
+      running.current = search;
+      void search.answer.then((plan) => {
+        if (running.current !== search) return;
+        running.current = undefined;
+        setPlanning({ state: 'done', plan, request });
+      });
+    },
+    [end],
+  );
+  const cancel = useCallback(() => {
+    end();
+    setPlanning({ state: 'cancelled' });
+  }, [end]);
+  return { planning, ask, cancel };
+}

@@ -1,0 +1,161 @@
+'use client';
+import { useState } from 'react';
+import type { Part } from '../../core/parts';
+import { DEFAULT_APP } from '../../core/parts';
+import type { Wishes } from '../../core/route';
+import { parseFigure } from '../../core/units/parse';
+import { DestinationChoice } from './request-form';
+import type { Question } from './use-request';
+
+interface WishFieldsProps {
+  readonly question: Question;
+  readonly change: (next: Question) => void;
+  readonly parts: readonly Part[];
+  readonly currency: string;
+}
+
+/** Wishes that are made or not. */
+const TOGGLES = [
+  ['charge', 'Keep charging'],
+  ['hear', 'Hear what it plays back'],
+  ['guests', 'Hear guests or callers'],
+  ['worn', 'On a gimbal or worn'],
+  ['buyNothing', 'Buy nothing'],
+] as const satisfies readonly (readonly [keyof Wishes, string])[];
+
+const CHANNELS = [
+  ['', 'sides as they come'],
+  ['mono', 'mono is enough'],
+  ['stereo', 'on both sides'],
+  ['mixed', 'all sources mixed'],
+  ['apart', 'a side or track each'],
+] as const;
+
+function withWish(wishes: Wishes | undefined, name: keyof Wishes, value: unknown): Wishes {
+  const { [name]: _old, ...rest } = wishes ?? {};
+  return value === undefined || value === false || value === '' ? rest : { ...rest, [name]: value };
+}
+
+/** A figure that may be left empty; what cannot be read is said beside it and changes nothing. */
+function FigureWish(props: {
+  label: string;
+  unit: string;
+  value: number | undefined;
+  set: (value: number | undefined) => void;
+}) {
+  const [typed, setTyped] = useState<string>();
+  const shown = typed ?? (props.value === undefined ? '' : String(props.value));
+  const parsed = shown.trim() ? parseFigure(shown, props.unit === 'm' ? 'm' : '') : undefined;
+  const bad = parsed && (!parsed.ok || parsed.value <= 0);
+  return (
+    <label className="flex flex-wrap items-center gap-2">
+      {props.label}
+      <input
+        className="field w-24 font-mono text-sm"
+        inputMode="decimal"
+        value={shown}
+        aria-invalid={bad === true}
+        onChange={(event) => {
+          setTyped(event.target.value);
+          const next = parseFigure(event.target.value, props.unit === 'm' ? 'm' : '');
+          if (!event.target.value.trim()) props.set(undefined);
+          else if (next.ok && next.value > 0) props.set(next.value);
+        }}
+      />
+      {props.unit}
+      {bad && (
+        <span role="alert" className="text-vermilion text-sm">
+          {parsed.ok ? 'more than nothing, please' : parsed.says}
+        </span>
+      )}
+    </label>
+  );
+}
+
+/** What else is wished, each of which may be left alone. */
+export function WishFields({ question, change, parts, currency }: WishFieldsProps) {
+  const wishes = question.wishes ?? {};
+  const set = (name: keyof Wishes, value: unknown) =>
+    change({ ...question, wishes: withWish(wishes, name, value) });
+  return (
+    <fieldset className="border-line mt-4 rounded-xl border p-3">
+      <legend className="px-1 font-semibold">And I wish</legend>
+      <div className="flex flex-wrap gap-x-5 gap-y-2">
+        {TOGGLES.map(([name, says]) => (
+          <label key={name} className="flex min-h-9 items-center gap-2 pointer-coarse:min-h-11">
+            <input
+              type="checkbox"
+              className="size-5 accent-[var(--sea)]"
+              checked={wishes[name] === true}
+              onChange={(event) => set(name, event.target.checked)}
+            />
+            {says}
+          </label>
+        ))}
+        <label className="flex min-h-9 items-center gap-2 pointer-coarse:min-h-11">
+          <input
+            type="checkbox"
+            className="size-5 accent-[var(--sea)]"
+            checked={wishes.risk === 'proven'}
+            onChange={(event) => set('risk', event.target.checked ? 'proven' : undefined)}
+          />
+          Only what is proven
+        </label>
+      </div>
+      <div className="mt-3 flex flex-wrap gap-x-5 gap-y-2">
+        <label className="flex flex-wrap items-center gap-2">
+          Sides
+          <select
+            className="field"
+            value={wishes.channels ?? ''}
+            onChange={(event) => set('channels', event.target.value)}
+          >
+            {CHANNELS.map(([id, says]) => (
+              <option key={id} value={id}>
+                {says}
+              </option>
+            ))}
+          </select>
+        </label>
+        <FigureWish
+          label="Leads bridge"
+          unit="m"
+          value={wishes.length}
+          set={(value) => set('length', value)}
+        />
+        <FigureWish
+          label="At most"
+          unit={currency}
+          value={wishes.budget}
+          set={(value) => set('budget', value)}
+        />
+      </div>
+      <div className="mt-3 flex flex-wrap items-center gap-2">
+        <label className="flex min-h-9 items-center gap-2 pointer-coarse:min-h-11">
+          <input
+            type="checkbox"
+            className="size-5 accent-[var(--sea)]"
+            checked={wishes.also !== undefined}
+            onChange={(event) =>
+              set(
+                'also',
+                event.target.checked
+                  ? { part: 'phone-8-pin', app: question.destinations[0]?.app ?? DEFAULT_APP }
+                  : undefined,
+              )
+            }
+          />
+          The same gear also works with
+        </label>
+        {wishes.also && (
+          <DestinationChoice
+            title="Which second one?"
+            parts={parts}
+            destination={wishes.also}
+            change={(next) => set('also', next)}
+          />
+        )}
+      </div>
+    </fieldset>
+  );
+}
