@@ -10,7 +10,7 @@ try {
   await driver.wait(until.elementLocated(By.css('[data-verdict], [data-ready], h1')), 20_000);
   await driver.sleep(3500);
   for (const click of clicks) {
-    const target = driver.findElement(By.xpath(click));
+    const target = await driver.wait(until.elementLocated(By.xpath(click)), 15_000);
     await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', target);
     await target.click();
     await driver.sleep(900);

@@ -1,5 +1,6 @@
 import { connectorName, type Connector, type Gender } from '../plugs';
 import type { Part, PartPort } from './types';
+import { wantsPhantom } from './wants-phantom';
 
 /** An end of a thing as it is seen: a plug with so many bands, a socket, pins or holes. */
 export interface SeenEnd {
@@ -24,10 +25,6 @@ export interface Answer {
 
 const same = (port: PartPort, end: SeenEnd): boolean =>
   port.connector === end.connector && port.gender === end.gender;
-
-const wantsPhantom = (part: Part): boolean =>
-  (part.stagesNeed?.volts ?? 0) >= 11 ||
-  part.circuit.some((e) => e.kind === 'signal' && (e.needs?.volts ?? 0) >= 11);
 
 const hasSwitch = (part: Part, words: RegExp): boolean =>
   (part.settings ?? []).some((setting) => words.test(`${setting.id} ${setting.name}`.toLowerCase()));

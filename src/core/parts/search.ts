@@ -1,5 +1,6 @@
 import { contactsOf, connectorName, isPhoneConnector } from '../plugs';
 import type { Part } from './types';
+import { wantsPhantom } from './wants-phantom';
 
 const NUMBERS = ['no', 'one', 'two', 'three', 'four'];
 
@@ -12,6 +13,16 @@ function bandsOf(part: Part): string[] {
   });
 }
 
+/** Families that anybody would call a box. */
+const BOXES: readonly Part['family'][] = ['interface', 'dongle', 'hub', 'mixer', 'splitter', 'receiver'];
+
+/** What else people call it; what wants phantom power answers to its voltage. */
+const calledToo = (part: Part): string[] => [
+  ...(BOXES.includes(part.family) ? ['box'] : []),
+  ...(part.family === 'lead' ? ['cable'] : []),
+  ...(wantsPhantom(part) ? ['48 v'] : []),
+];
+
 const texts = new WeakMap<Part, string>();
 
 /** Everything by which a part may be looked for, in lower case: name, what it is, its sockets, its counted bands. */
@@ -19,7 +30,9 @@ function textOf(part: Part): string {
   const known = texts.get(part);
   if (known !== undefined) return known;
   const ports = part.ports.flatMap((port) => [port.name, connectorName(port.connector), port.gender]);
-  const text = [part.name, part.family, part.summary, ...ports, ...bandsOf(part)].join(' ').toLowerCase();
+  const settings = (part.settings ?? []).map((setting) => setting.name);
+  const words = [part.name, part.family, part.summary, ...calledToo(part), ...ports, ...settings];
+  const text = [...words, ...bandsOf(part)].join(' ').toLowerCase();
   texts.set(part, text);
   return text;
 }
@@ -39,11 +52,20 @@ const FILLERS = new Set([
   'into',
   'on',
   'dark',
+  'in',
+  'out',
+  'has',
+  'wants',
+  'needs',
 ]);
 
 /** A number word followed, sooner or later, by "bands" counts bands. */
 function wanted(query: string): string[] {
-  const words = query.toLowerCase().replace(/[,;.]/g, ' ').split(/\s+/).filter(Boolean);
+  const words = query
+    .toLowerCase()
+    .replace(/[,;:.]/g, ' ')
+    .split(/\s+/)
+    .filter(Boolean);
   const counts = words.some((word) => word.startsWith('band'));
   const counted = /^(?:one|two|three|[123])$/;
   return words

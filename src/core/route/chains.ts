@@ -1,6 +1,6 @@
 import type { Part, PartPort } from '../parts';
 import { boundsTo } from './bounds';
-import { across, couldRecord, isBridged, type OpenEnd } from './ends';
+import { across, couldRecord, isBridged, wordsOf, type OpenEnd } from './ends';
 import { Heap } from './heap';
 import {
   compareCosts,
@@ -29,6 +29,8 @@ export interface Chain {
   readonly links: readonly Link[];
   readonly to: PartPort;
   readonly kind: string;
+  /** What makes it electrically another chain: its boxes, what lay on their contacts, and what comes to its end. */
+  readonly way: string;
   readonly cost: Cost;
 }
 
@@ -140,6 +142,7 @@ export class ChainFinder {
         links: node.links,
         to: node.to,
         kind: kindOfChain(node.from, node.links, node.to),
+        way: `${node.path}>${node.to.id} ${wordsOf(node.end.labels)}`,
         cost: node.cost,
       };
     }

@@ -3,12 +3,14 @@ import { Heap } from './heap';
 import { compareCosts, NOTHING, plus, type Cost } from './inventory';
 
 /** No more chains of one leg than this are combined with those of the others. */
-const MOST_OF_A_LEG = 24;
+const MOST_OF_A_LEG = 10;
+/** Nor more than this that have the same boxes and differ in their leads alone. */
+const MOST_OF_A_KIND = 2;
 
 /** The chains of one leg as they are found. */
 class Leg {
   readonly found: Chain[] = [];
-  private readonly kinds = new Set<string>();
+  private readonly ways = new Set<string>();
   constructor(private readonly finder: ChainFinder) {}
 
   /** The least that the chain of this number can cost; undefined where there is none. */
@@ -22,8 +24,9 @@ class Leg {
   at(index: number): Chain | undefined {
     if (this.found[index]) return this.found[index];
     const chain = this.finder.step();
-    if (chain && !this.kinds.has(chain.kind)) {
-      this.kinds.add(chain.kind);
+    const alike = chain ? this.found.filter((known) => known.kind === chain.kind).length : 0;
+    if (chain && !this.ways.has(chain.way) && alike < MOST_OF_A_KIND) {
+      this.ways.add(chain.way);
       this.found.push(chain);
     }
     return this.found[index];

@@ -27,7 +27,7 @@ export interface SearchLimits {
   readonly longest: number;
 }
 
-export const LIMITS: SearchLimits = { count: 5, mostJudged: 500, mostSteps: 60_000, longest: 8 };
+export const LIMITS: SearchLimits = { count: 5, mostJudged: 300, mostSteps: 60_000, longest: 8 };
 
 export interface SearchResult {
   /** The best routes, best first. */

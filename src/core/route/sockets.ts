@@ -39,13 +39,19 @@ export function channelsOf(part: Part, port: PartPort): string[] {
 
 /**
  * Gives each of several chains a socket of its own: one like that which it was found for, by preference one whose channel no
- * other has (`apart`: on no account another). Undefined where there are not enough.
+ * other has (`apart`: on no account another). Undefined where there are not enough beside the
+ * `others` that are in use.
  */
-export function assign(part: Part, wanted: readonly PartPort[], apart = false): PartPort[] | undefined {
+export function assign(
+  part: Part,
+  wanted: readonly PartPort[],
+  apart = false,
+  others: readonly PartPort[] = [],
+): PartPort[] | undefined {
   const taken: PartPort[] = [];
   const channels = new Set<string>();
   for (const port of wanted) {
-    const free = likeSockets(part, port).filter((other) => !taken.includes(other));
+    const free = likeSockets(part, port).filter((other) => !taken.includes(other) && !others.includes(other));
     const alone = free.find((other) => !channelsOf(part, other).some((channel) => channels.has(channel)));
     const [first] = free;
     // What reaches several channels is led by a pan or a mode; what reaches one shares it for good.

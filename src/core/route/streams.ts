@@ -189,11 +189,14 @@ function through(ground: Ground, middle: Part): Stream {
         into.map((chain) => chain.to),
         ground.apart,
       );
+      if (!ports) return undefined;
       const exits = assign(
         middle,
         out.map((chain) => chain.from),
+        false,
+        ports,
       );
-      if (!ports || !exits) return undefined;
+      if (!exits) return undefined;
       const placed = withPiece(bare(ground), middle);
       const named = {
         ...placed.layout,

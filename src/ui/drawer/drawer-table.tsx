@@ -78,7 +78,7 @@ function Row({ entry, currency, own }: { entry: DrawerEntry; currency: string; o
   return (
     <Fragment>
       <tr className="border-line border-t align-top">
-        <td className="py-2 pr-2">
+        <td className="py-2 pr-3">
           <button
             type="button"
             className="flex w-full items-start gap-3 text-left"
@@ -94,18 +94,22 @@ function Row({ entry, currency, own }: { entry: DrawerEntry; currency: string; o
                 {item.note ? `. Note: ${item.note}` : ''}
               </span>
             </span>
-            {open ? <ChevronUp size={18} aria-hidden /> : <ChevronDown size={18} aria-hidden />}
+            {open ? (
+              <ChevronUp size={18} aria-hidden className="ml-auto flex-none" />
+            ) : (
+              <ChevronDown size={18} aria-hidden className="ml-auto flex-none" />
+            )}
           </button>
         </td>
-        <td className="py-2.5 pr-2 max-sm:hidden">
+        <td className="py-2.5 pr-3 max-sm:hidden">
           <span className={item.condition === 'broken' ? 'text-vermilion font-semibold' : ''}>
             {item.condition ?? 'good'}
           </span>
         </td>
-        <td className="py-2 pr-2">
+        <td className="py-2 pr-3">
           <Count part={part} count={item.count} />
         </td>
-        <td className="py-2.5 pr-2 text-right whitespace-nowrap max-sm:hidden">
+        <td className="py-2.5 pr-4 text-right whitespace-nowrap max-sm:hidden">
           {item.paid === undefined ? `about ${money(part.price, currency)}` : money(item.paid, currency)}
         </td>
         <td className="py-2.5 max-md:hidden">
@@ -181,7 +185,7 @@ export function DrawerTable({ entries, currency, ownActions }: DrawerTableProps)
               <th
                 key={column}
                 scope="col"
-                className={style}
+                className={`pr-3 ${style}`}
                 aria-sort={sort.by === column ? (sort.down ? 'descending' : 'ascending') : undefined}
               >
                 <button

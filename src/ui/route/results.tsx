@@ -57,7 +57,6 @@ export function Results({ plan, currency }: { plan: Plan; currency: string }) {
         {plan.searched.toLocaleString('en')} layouts were tried
         {plan.complete ? '; nothing better is left' : '; the search was cut short, so there may be more'}.
       </p>
-      {routes.length > 1 && <TradeChart routes={routes} currency={currency} />}
       {chosen.length > 1 && <RouteTable routes={chosen} currency={currency} />}
       <ul className="mt-4 space-y-4">
         {routes.map((route) => (
@@ -84,6 +83,7 @@ export function Results({ plan, currency }: { plan: Plan; currency: string }) {
           </li>
         ))}
       </ul>
+      {routes.length > 1 && <TradeChart routes={routes} currency={currency} />}
       {shopping && <ShoppingList route={shopping} currency={currency} close={() => setShopping(undefined)} />}
     </section>
   );

@@ -51,16 +51,14 @@ export function RouteCard({ route, currency, compared, compare, take, shop }: Ro
             <Icon size={16} aria-hidden /> {word}, proved by the engine
           </p>
         </div>
-        <p className="text-right leading-tight">
-          <span className="block text-xl font-bold">
-            {route.cost > 0 ? `about ${money(route.cost, currency)}` : 'nothing to pay'}
-          </span>
-          <span className="text-soft text-sm">
-            {buy.length === 0 ? 'nothing to buy' : `${buy.length} to buy`}
-          </span>
+        <p className="leading-tight max-sm:basis-full max-sm:pl-11 sm:text-right">
+          <span className="text-xl font-bold sm:block">
+            {route.cost > 0 ? `about ${money(route.cost, currency)}` : 'nothing to buy'}
+          </span>{' '}
+          {buy.length > 0 && <span className="text-soft text-sm">{buy.length} to buy</span>}
         </p>
       </header>
-      <div className="mt-3 grid gap-4 sm:grid-cols-2">
+      <div className="mt-3 grid items-start gap-4 sm:grid-cols-2">
         <RouteLadder rig={rig} />
         <div className="space-y-2 text-[0.9375rem]">
           {buy.length > 0 && (

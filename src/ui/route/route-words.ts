@@ -4,19 +4,20 @@ import { laidParts, type Rig } from '../../core/rig';
 import type { Route } from '../../core/route';
 import { formatDb } from '../../core/units';
 
-/** Every switch and knob that a route's rig has turned from where the part is delivered. */
+/** For each part what is turned from where it is delivered: "Interface: 48 V on, Gain 39.0 dB". */
 export const settingsMade = (rig: Rig): string[] =>
-  laidParts(rig).flatMap(({ placed, part }) =>
-    Object.entries(placed.settings ?? {}).flatMap(([id, value]) => {
+  laidParts(rig).flatMap(({ placed, part }) => {
+    const turned = Object.entries(placed.settings ?? {}).flatMap(([id, value]) => {
       const setting = part.settings?.find((s) => s.id === id);
       if (!setting || setting.initial === value) return [];
       const place =
         setting.kind === 'switch'
           ? (setting.options.find((option) => option.id === value)?.name ?? String(value))
           : formatDb(Number(value));
-      return [`${nameOf(rig, placed.id)}, ${setting.name}: ${place}`];
-    }),
-  );
+      return [`${setting.name} ${place}`];
+    });
+    return turned.length > 0 ? [`${nameOf(rig, placed.id)}: ${turned.join(', ')}`] : [];
+  });
 
 /** What a route leaves out that one might expect of it, as its rig shows. */
 export function cannot({ rig, arrives, listeners }: Route): string[] {

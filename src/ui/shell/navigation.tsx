@@ -21,20 +21,22 @@ export function Navigation() {
   return (
     <div className="border-line bg-paper max-lg:border-b lg:sticky lg:top-0 lg:flex lg:h-dvh lg:w-52 lg:flex-none lg:flex-col lg:border-r">
       <nav aria-label="Views" className="flex items-center gap-1 p-2 lg:flex-col lg:items-stretch lg:p-3">
-        <span className="px-1 text-lg font-bold lg:px-2 lg:pt-2 lg:pb-3">Symplex</span>
-        {VIEWS.map(({ href, name }) => (
-          <Link
-            key={href}
-            href={href === '/' && current ? `/?rig=${current.id}` : href}
-            aria-current={path === href ? 'page' : undefined}
-            className="flex min-h-11 items-center rounded-lg px-2.5 lg:px-3 text-ink hover:bg-card aria-[current=page]:bg-ink aria-[current=page]:font-semibold aria-[current=page]:text-paper lg:min-h-10"
-          >
-            {name}
-          </Link>
-        ))}
+        <span className="px-1 text-lg font-bold max-[26rem]:sr-only lg:px-2 lg:pt-2 lg:pb-3">Symplex</span>
+        <div className="flex min-w-0 flex-1 gap-1 overflow-x-auto p-1 lg:flex-none lg:flex-col lg:overflow-visible lg:p-0">
+          {VIEWS.map(({ href, name }) => (
+            <Link
+              key={href}
+              href={href === '/' && current ? `/?rig=${current.id}` : href}
+              aria-current={path === href ? 'page' : undefined}
+              className="flex min-h-11 items-center rounded-lg px-2.5 lg:px-3 text-ink hover:bg-card aria-[current=page]:bg-ink aria-[current=page]:font-semibold aria-[current=page]:text-paper lg:min-h-10"
+            >
+              {name}
+            </Link>
+          ))}
+        </div>
         <button
           type="button"
-          className="button max-lg:ml-auto lg:justify-start"
+          className="button flex-none max-lg:ml-auto lg:mt-1 lg:justify-start"
           onClick={() => openDialog('palette')}
         >
           <Search size={18} aria-hidden /> <span className="max-lg:sr-only">Find, Ctrl K</span>
