@@ -62,6 +62,8 @@ export interface ChainSearch {
   readonly longest: number;
   /** What a chain that begins at an end brings with it beside its parts, such as a supply for the source. */
   readonly extra?: (start: OpenEnd) => Cost;
+  /** The most that may be spent. */
+  readonly budget?: number;
   /** Chains that cost more than this are not wanted any more. */
   readonly ceiling?: () => Cost | undefined;
 }
@@ -187,7 +189,7 @@ export class ChainFinder {
     for (const { part, entry, end, says } of this.search.pool.stepsFrom(node.end)) {
       const cost = plus(node.cost, costOfOneMore(part, node.used, this.search.drawer));
       const ahead = this.least(end.port);
-      if (!ahead) continue;
+      if (!ahead || cost.price > (this.search.budget ?? Infinity)) continue;
       const bound = plus(plus(cost, ahead), node.extra);
       const { ceiling } = this.search;
       const most = ceiling?.();

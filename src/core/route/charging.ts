@@ -1,7 +1,12 @@
 import type { PortRef } from '../rig';
 import { settingOf } from '../rig';
+import type { Part } from '../parts';
 import { powerSockets } from './attach';
 import { isTaken, pieceOf, type Layout } from './layout';
+
+/** Sockets of a box from which what stands ahead of it could be charged: never the plug that leads there. */
+const chargeSockets = (part: Part): string[] =>
+  powerSockets(part).filter((id) => id !== part.bus?.port && id !== part.hub?.upstream);
 
 /** The part at the other end of a joint. */
 function farEnd(layout: Layout, ref: PortRef): PortRef | undefined {
@@ -33,7 +38,9 @@ export const chargingSockets = (layout: Layout, host: string): PortRef[] =>
   (pieceOf(layout, host)?.part.host?.busPorts ?? []).flatMap(({ port }) => {
     const box = firstBox(layout, host, port);
     const part = box === undefined ? undefined : pieceOf(layout, box)?.part;
-    return box !== undefined && part ? powerSockets(part).map((socket) => ({ part: box, port: socket })) : [];
+    return box !== undefined && part
+      ? chargeSockets(part).map((socket) => ({ part: box, port: socket }))
+      : [];
   });
 
 /**
@@ -57,7 +64,8 @@ export function suppliedPorts(layout: Layout, host: string): boolean {
       (source) => 'setting' in source && settingOf(laid, source.setting) === source.is,
     );
     return (
-      bySwitch || powerSockets(found.part).some((socket) => isTaken(layout, { part: found.id, port: socket }))
+      bySwitch ||
+      chargeSockets(found.part).some((socket) => isTaken(layout, { part: found.id, port: socket }))
     );
   });
 }

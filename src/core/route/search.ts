@@ -278,6 +278,7 @@ export function* search(
       recorders,
       pool: keptPool(parts),
       drawer: request.drawer ?? {},
+      budget: request.wishes?.budget ?? Infinity,
       apart: request.wishes?.channels === 'apart',
       ...(request.through !== undefined && { middle: partFor(request, request.through) }),
       longest: limits.longest,

@@ -20,6 +20,8 @@ export interface Ground {
   readonly sources: readonly Piece[];
   /** What every source goes into, where the user has it already. */
   readonly middle?: Part;
+  /** The most that may be spent. */
+  readonly budget: number;
   /** Each source on a side or track of its own. */
   readonly apart: boolean;
   readonly recorders: readonly Piece[];
@@ -62,6 +64,7 @@ const toRecorder = (ground: Ground, starts: readonly OpenEnd[], recorder: Piece)
     pool: ground.pool,
     drawer: ground.drawer,
     longest: ground.longest,
+    budget: ground.budget,
     ceiling: ground.ceiling,
     ...(starts[0]?.part.power && { extra: ground.extra }),
     accepts: (port, end) =>
@@ -76,6 +79,7 @@ const toMiddle = (ground: Ground, source: Piece, middle: Part): ChainFinder =>
     pool: ground.pool,
     drawer: ground.drawer,
     longest: Math.min(3, ground.longest),
+    budget: ground.budget,
     ceiling: ground.ceiling,
     accepts: (port, end) => exitsOf(middle, port, end.labels, end).length > 0,
   });
