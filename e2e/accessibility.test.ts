@@ -5,13 +5,15 @@ import { Page } from './page';
 
 const VIEWS = [
   ['Bench', ''],
+  ['Route', 'route'],
   ['Drawer', 'drawer'],
   ['Compare', 'compare'],
 ] as const;
 /** What stands there once a view has loaded. */
 const READY: Record<string, string> = {
   '': '//*[@data-finding]//ul',
-  drawer: '//h2[text()="In the drawer"]',
+  route: '//button[contains(., "Find the ways")]',
+  drawer: '//section[@aria-label="In the drawer"]//table',
   compare: '//h2[text()="What differs"]',
 };
 const FORMS = [

@@ -163,7 +163,11 @@ describe('the Drawer', () => {
       expect(await page.text(row)).toContain('In the drawer');
       await page.click('//nav//a[text()="Drawer"]');
       await page.button('One TRS-to-TRRS patch cable less');
-      await page.find('//section[@aria-label="Not in the drawer"]//h3[text()="TRS-to-TRRS patch cable"]');
+      await browser.driver.wait(
+        async () => !(await page.text('//section[@aria-label="In the drawer"]')).includes('patch cable'),
+        10_000,
+        'the patch cable is still in the drawer',
+      );
       await page.click('//nav//a[text()="Bench"]');
       await page.verdict('silent', 'wrong-mic');
       await browser.driver.wait(async () => (await page.text(row)).includes('To buy, about €9'), 10_000);

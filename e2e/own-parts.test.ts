@@ -33,7 +33,7 @@ describe('a part of one’s own', () => {
     await field.sendKeys(Key.chord(Key.CONTROL, 'a'), '7.9 mV/Pa');
     await page.button('Keep');
     await page.message('Tarred clip is in the drawer');
-    await page.find('//section[@aria-label="In the drawer"]//h3[text()="Tarred clip"]');
+    await page.find('//section[@aria-label="In the drawer"]//*[text()="Tarred clip"]');
   });
 
   it('is offered when a rig is begun, and goes into its file', async () => {

@@ -1,5 +1,5 @@
 import { mate } from '../plugs';
-import type { PartPort } from '../parts';
+import type { Part, PartPort } from '../parts';
 import { exitKinds } from './exit-kinds';
 import { Heap } from './heap';
 import { compareCosts, costOfOneMore, NOTHING, plus, useOf, type Cost, type Drawer } from './inventory';
@@ -69,4 +69,19 @@ export function boundsTo(goals: readonly PartPort[], pool: Pool, drawer: Drawer)
   const bounds = store.byGoals.get(key) ?? readBounds(goals, pool, drawer);
   store.byGoals.set(key, bounds);
   return bounds;
+}
+
+/** The least that any chain to one of some parts can cost, that part included. */
+export function boundsVia(parts: readonly Part[], pool: Pool, drawer: Drawer): Bounds {
+  const bounds = boundsTo(
+    parts.flatMap((part) => part.ports),
+    pool,
+    drawer,
+  );
+  const own = parts.map((part) => costOfOneMore(part, useOf([]), drawer)).sort(compareCosts)[0];
+  if (!own) return () => undefined;
+  return (port) => {
+    const ahead = bounds(port);
+    return ahead && plus(ahead, own);
+  };
 }

@@ -1,5 +1,5 @@
 import type { Part, PartPort } from '../parts';
-import { boundsTo } from './bounds';
+import { boundsTo, boundsVia } from './bounds';
 import { across, couldRecord, isBridged, wordsOf, type OpenEnd } from './ends';
 import { Heap } from './heap';
 import {
@@ -42,6 +42,8 @@ interface Node {
   /** Every box on the way with what lay on its contacts. */
   readonly path: string;
   readonly cost: Cost;
+  /** It has been through a part that every chain has to lead through, or there is none such. */
+  readonly passed: boolean;
   /** What its beginning brings with it. */
   readonly extra: Cost;
   /** The least that the whole chain can cost. */
@@ -62,6 +64,8 @@ export interface ChainSearch {
   readonly longest: number;
   /** What a chain that begins at an end brings with it beside its parts, such as a supply for the source. */
   readonly extra?: (start: OpenEnd) => Cost;
+  /** Every chain has to lead through one of these. */
+  readonly via?: readonly Part[];
   /** The most that may be spent. */
   readonly budget?: number;
   /** Chains that cost more than this are not wanted any more. */
@@ -110,12 +114,14 @@ export class ChainFinder {
   private readonly accepted = new Map<string, boolean>();
   private readonly prices: ReadonlyMap<string, number>;
   private readonly least: (port: PartPort) => Cost | undefined;
+  private readonly leastVia: ((port: PartPort) => Cost | undefined) | undefined;
   /** How many open ends have been looked at. */
   expanded = 0;
 
   constructor(private readonly search: ChainSearch) {
     this.prices = new Map(search.pool.parts.map((part) => [part.id, part.price]));
     this.least = boundsTo(search.ports, search.pool, search.drawer);
+    this.leastVia = search.via && boundsVia(search.via, search.pool, search.drawer);
     for (const end of search.starts) {
       this.grow({
         from: end.port,
@@ -124,6 +130,7 @@ export class ChainFinder {
         used: useOf([]),
         path: '',
         extra: search.extra?.(end) ?? NOTHING,
+        passed: search.via === undefined,
         cost: NOTHING,
       });
     }
@@ -163,7 +170,17 @@ export class ChainFinder {
     return false;
   }
 
+  private isVia(part: Part): boolean {
+    return this.search.via?.includes(part) ?? false;
+  }
+
+  /** The least that is still to be paid from an open end. */
+  private ahead(port: PartPort, passed: boolean): Cost | undefined {
+    return passed ? this.least(port) : this.leastVia?.(port);
+  }
+
   private arrive(node: Node): void {
+    if (!node.passed) return;
     const { ports, goal } = this.search;
     for (const port of ports) {
       const labels = across(node.end, port);
@@ -188,7 +205,8 @@ export class ChainFinder {
   private extend(node: Node): void {
     for (const { part, entry, end, says } of this.search.pool.stepsFrom(node.end)) {
       const cost = plus(node.cost, costOfOneMore(part, node.used, this.search.drawer));
-      const ahead = this.least(end.port);
+      const passed = node.passed || this.isVia(part);
+      const ahead = this.ahead(end.port, passed);
       if (!ahead || cost.price > (this.search.budget ?? Infinity)) continue;
       const bound = plus(plus(cost, ahead), node.extra);
       const { ceiling } = this.search;
@@ -199,6 +217,7 @@ export class ChainFinder {
         end,
         bound,
         cost,
+        passed,
         extra: node.extra,
         links: [...node.links, { part, entry, exit: end.port }],
         used: useAlso(node.used, part),
@@ -208,7 +227,7 @@ export class ChainFinder {
   }
 
   private grow(node: Omit<Node, 'bound'>): void {
-    const ahead = this.least(node.end.port);
+    const ahead = this.ahead(node.end.port, node.passed);
     if (ahead) this.queue.push({ ...node, bound: plus(plus(node.cost, ahead), node.extra) });
   }
 }

@@ -5,7 +5,7 @@ import { powerSockets } from './attach';
 import { isTaken, pieceOf, type Layout } from './layout';
 
 /** Sockets of a box from which what stands ahead of it could be charged: never the plug that leads there. */
-const chargeSockets = (part: Part): string[] =>
+export const chargeSockets = (part: Part): string[] =>
   powerSockets(part).filter((id) => id !== part.bus?.port && id !== part.hub?.upstream);
 
 /** The part at the other end of a joint. */
@@ -69,3 +69,7 @@ export function suppliedPorts(layout: Layout, host: string): boolean {
     );
   });
 }
+
+/** Whether a host that is to charge can do so only through what records on it: it has one digital port and no jack. */
+export const chargesThrough = (host: Part): boolean =>
+  host.host?.busPorts.length === 1 && (host.captures ?? []).length === 0;

@@ -42,7 +42,7 @@ function searched(request: RouteRequest, longest: number): readonly Found[] {
 }
 
 describe('the search against trying everything', () => {
-  it('finds the same best five among up to 12 parts and chains of up to 5', { timeout: 240_000 }, () => {
+  it('finds the same best five among up to 12 parts and chains of up to 5', { timeout: 600_000 }, () => {
     let [tried, answered] = [0, 0];
     const ids = fc.uniqueArray(fc.constantFrom(...SMALL.map((part) => part.id)), {
       minLength: 6,
@@ -74,9 +74,9 @@ describe('the search against trying everything', () => {
           expect(told(searched(request, longest))).toEqual(told(all));
         },
       ),
-      { seed: 20261124, numRuns: 60 },
+      { seed: 20261124, numRuns: 45 },
     );
-    expect(tried).toBeGreaterThan(30);
+    expect(tried).toBeGreaterThan(25);
     expect(answered).toBeGreaterThan(10);
   });
 });

@@ -15,7 +15,7 @@ const request = (wishes: Wishes = {}, more: Partial<RouteRequest> = {}): RouteRe
   ...more,
 });
 
-describe('what is owned comes first', () => {
+describe('what is owned comes first', { timeout: 120_000 }, () => {
   const drawer = { 'lead-trs-trs': 1, 'splitter-trs': 1, 'dongle-8-pin-headset': 1 };
 
   it('a longer way from the drawer stands before a shorter one that must be bought', () => {
@@ -45,7 +45,7 @@ describe('what is owned comes first', () => {
   });
 });
 
-describe('wishes', () => {
+describe('wishes', { timeout: 120_000 }, () => {
   it('a budget is kept', () => {
     const dear = plan(request({}, { sources: [{ part: 'condenser-xlr' }] })).routes;
     const limit = (dear.at(-1)?.cost ?? 0) - 1;
@@ -115,7 +115,7 @@ describe('wishes', () => {
   });
 });
 
-describe('what cannot be met', () => {
+describe('what cannot be met', { timeout: 120_000 }, () => {
   it('names each wish that stands in the way, and what giving it up would allow', () => {
     const none = plan(request({ budget: 5 }));
     expect(none.routes).toEqual([]);
@@ -177,7 +177,7 @@ describe('what cannot be met', () => {
   });
 });
 
-describe('a search', () => {
+describe('a search', { timeout: 120_000 }, () => {
   it('can be let go at any step', () => {
     const steps = planSteps(request({}, { sources: [{ part: 'condenser-xlr' }] }));
     expect(steps.next().done).toBe(false);

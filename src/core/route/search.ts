@@ -4,6 +4,7 @@ import { couldListen } from '../pipeline';
 import { CATALOGUE, EVIDENCE_KINDS, findPart, WAYS, type Part, type Way } from '../parts';
 import type { LaidPart, Rig } from '../rig';
 import { isHeadphones } from './attach';
+import { chargesThrough } from './charging';
 import { completed } from './complete';
 import type { OpenEnd } from './ends';
 import { Heap } from './heap';
@@ -123,14 +124,16 @@ function gradesOf(request: RouteRequest, recorder: Piece): ReadonlyMap<Way, numb
   );
 }
 
-/** The least that what was asked for beside the chain itself costs: somebody who listens needs headphones. */
+/** The least that what was asked for beside the chain itself costs: headphones to listen, a supply to charge. */
 function leastExtra(request: RouteRequest, parts: readonly Part[]): Cost {
-  const { hear, guests } = request.wishes ?? {};
-  if (!hear && !guests) return NOTHING;
-  const costs = parts
-    .filter(isHeadphones)
-    .map((part) => costOfOneMore(part, useOf([]), request.drawer ?? {}));
-  return costs.sort(compareCosts)[0] ?? NOTHING;
+  const { hear, guests, charge } = request.wishes ?? {};
+  const none = useOf([]);
+  const least = (some: readonly Part[]): Cost =>
+    some.map((part) => costOfOneMore(part, none, request.drawer ?? {})).sort(compareCosts)[0] ?? NOTHING;
+  const listening = hear || guests ? least(parts.filter(isHeadphones)) : NOTHING;
+  const through = request.destinations.some(({ part }) => chargesThrough(partFor(request, part)));
+  const supplies = parts.filter(({ family }) => family === 'supply');
+  return plus(listening, charge && through ? { ...least(supplies), joints: 0 } : NOTHING);
 }
 
 /** A source that runs on its digital plug alone and gives its sound by another wants a supply there. */
@@ -279,6 +282,7 @@ export function* search(
       pool: keptPool(parts),
       drawer: request.drawer ?? {},
       budget: request.wishes?.budget ?? Infinity,
+      charge: request.wishes?.charge === true,
       apart: request.wishes?.channels === 'apart',
       ...(request.through !== undefined && { middle: partFor(request, request.through) }),
       longest: limits.longest,

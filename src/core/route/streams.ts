@@ -1,5 +1,6 @@
 import type { Part } from '../parts';
 import { ChainFinder } from './chains';
+import { chargeSockets, chargesThrough } from './charging';
 import { couldRecord, exitsOf, sourceEnds, type OpenEnd } from './ends';
 import { costOfOneMore, NOTHING, plus, useOf, type Cost, type Drawer } from './inventory';
 import { withChain, withPiece, type Layout, type Piece } from './layout';
@@ -20,6 +21,8 @@ export interface Ground {
   readonly sources: readonly Piece[];
   /** What every source goes into, where the user has it already. */
   readonly middle?: Part;
+  /** Every recorder charges meanwhile. */
+  readonly charge: boolean;
   /** The most that may be spent. */
   readonly budget: number;
   /** Each source on a side or track of its own. */
@@ -56,6 +59,10 @@ function firstOfPairs(ends: readonly OpenEnd[]): OpenEnd[] {
 
 const startsOf = (source: Piece): OpenEnd[] => firstOfPairs(sourceEnds(source.part));
 
+/** A box with a socket for the charger of what stands ahead of it. */
+const passesCharge = (part: Part): boolean =>
+  (part.hub !== undefined || part.bus !== undefined) && chargeSockets(part).length > 0;
+
 const toRecorder = (ground: Ground, starts: readonly OpenEnd[], recorder: Piece): ChainFinder =>
   new ChainFinder({
     starts,
@@ -66,6 +73,7 @@ const toRecorder = (ground: Ground, starts: readonly OpenEnd[], recorder: Piece)
     longest: ground.longest,
     budget: ground.budget,
     ceiling: ground.ceiling,
+    ...(ground.charge && chargesThrough(recorder.part) && { via: ground.pool.parts.filter(passesCharge) }),
     ...(starts[0]?.part.power && { extra: ground.extra }),
     accepts: (port, end) =>
       couldRecord(recorder.part, port, end.labels, end.wants) && ground.takes(recorder, end),

@@ -1,0 +1,205 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { violationsOn } from './axe';
+import { openBrowser, type Browser, type Size } from './browser';
+import { Page } from './page';
+
+const ITEM = (name: string) => `//*[@role="dialog"]//*[@cmdk-item][contains(., "${name}")]`;
+
+/** Fills the first gap of the sentence and the second. */
+async function asks(page: Page, source: string, host: string): Promise<void> {
+  await page.click('//button[starts-with(@aria-label, "What is to be recorded?")]');
+  await page.click(ITEM(source));
+  await page.click('//button[starts-with(@aria-label, "What records it?")]');
+  await page.click(ITEM(host));
+}
+
+const wish = (page: Page, says: string) => page.click(`//label[contains(., "${says}")]/input`);
+
+describe('Route', () => {
+  let browser: Browser;
+  let page: Page;
+  beforeAll(async () => {
+    browser = await openBrowser('desk');
+    page = new Page(browser);
+    await browser.driver.get(`${inject('address')}route`);
+    await page.find('//h1[text()="Route"]');
+  });
+  afterAll(() => browser?.driver.quit());
+
+  it('finds the way from the drawer first', async () => {
+    await asks(page, 'Receiver, TRS output', 'Phone, 8-pin port');
+    await page.button('Find the ways');
+    const first = await page.text('//*[@data-route="1"]');
+    expect(first).toContain('The phone will record the pack');
+    expect(first).toContain('nothing to buy');
+    expect(first).toContain('TRS-to-TRRS patch cable');
+    expect(await page.text('//*[@data-route="2"]')).toContain('where the one before');
+    expect(await violationsOn(browser.driver)).toEqual([]);
+  });
+
+  it('compares ways side by side', async () => {
+    for (const rank of [1, 2])
+      await page.click(`//*[@data-route="${rank}"]//label[contains(., "Compare")]/input`);
+    const table = await page.text('//section[@aria-label="Compared"]');
+    expect(table).toContain('Way 1');
+    expect(table).toContain('Speech over noise');
+  });
+
+  it('gives a shopping list as CSV', async () => {
+    await page.click('//*[@data-route="3"]//button[contains(., "Shopping list")]');
+    await page.find('//*[@role="dialog"]//td[text()="Together"]');
+    await page.button('Save as CSV');
+    const text = readFileSync(await page.downloaded(), 'utf8');
+    expect(text.split('\r\n')[0]).toBe('part,name,count,each,total,currency');
+    expect(text).toContain(',EUR');
+    await page.keys('Escape');
+  });
+
+  it('takes a way to the Bench, where it is as clean as was said', async () => {
+    await page.click('//*[@data-route="1"]//button[contains(., "Take it to the Bench")]');
+    await page.verdict('clean', 'recorded');
+    await page.find('//article[@aria-label="TRS-to-TRRS patch cable"]');
+  });
+
+  it('keeps the question over a reload, and tells which wish stands in the way', async () => {
+    await browser.driver.get(`${inject('address')}route`);
+    await page.find('//button[contains(@aria-label, "Receiver, TRS output")]');
+    await wish(page, 'Keep charging');
+    await wish(page, 'Buy nothing');
+    await page.button('Find the ways');
+    expect(await page.text('//section[@aria-label="Ways"]/h2')).toContain('What stands in the way');
+    expect(await page.text('//section[@aria-label="Ways"]')).toContain(
+      'Without buying nothing there is a way.',
+    );
+  });
+
+  it('says a contradiction at once', async () => {
+    await wish(page, 'Keep charging');
+    await wish(page, 'Buy nothing');
+    await wish(page, 'Hear guests or callers');
+    await page.button('Find the ways');
+    expect(await page.text('//main//*[@role="alert"]')).toContain('nobody speaks at the far end');
+    await wish(page, 'Hear guests or callers');
+  });
+
+  it('stops when told, and nothing goes on behind', async () => {
+    const source = '//button[starts-with(@aria-label, "What is to be recorded?")]';
+    await page.click(source);
+    await page.click(ITEM('Electric guitar'));
+    for (const name of ['Dynamic microphone, XLR', 'Keyboard, line outputs']) {
+      await page.button('Another source');
+      await page.click(`(${source})[last()]`);
+      await page.click(ITEM(name));
+    }
+    await page.button('Find the ways');
+    await page.button('Stop');
+    expect(await page.text('//*[@role="status"]')).toContain('Nothing goes on behind');
+    await page.find('//button[contains(., "Find the ways")]');
+  });
+});
+
+describe('the Drawer', () => {
+  let browser: Browser;
+  let page: Page;
+  beforeAll(async () => {
+    browser = await openBrowser('desk');
+    page = new Page(browser);
+    await browser.driver.get(`${inject('address')}drawer`);
+    await page.find('//section[@aria-label="In the drawer"]//table');
+  });
+  afterAll(() => browser?.driver.quit());
+
+  const names = () =>
+    browser.driver.executeScript<string[]>(
+      `return [...document.querySelectorAll('tbody td:first-child .font-bold')].map((e) => e.textContent)`,
+    );
+
+  it('names a thing by its tapped ends, and puts it in', async () => {
+    await page.button('What is this thing?');
+    await page.button('plug with three dark bands, 3.5 mm');
+    await page.button('XLR with holes');
+    const asked = await page.text('//*[@role="group" and @aria-label="Look at this next"]');
+    expect(asked).toContain('?');
+    expect(await violationsOn(browser.driver)).toEqual([]);
+    await page.click('//section[@aria-label="It may be"]//button[contains(., "XLR to")]');
+    await page.message('is in the drawer');
+    expect((await names()).some((name) => name.includes('XLR'))).toBe(true);
+  });
+
+  it('is looked through and sorted', async () => {
+    const sorted = await names();
+    expect(sorted).toEqual([...sorted].sort((a, b) => a.toLowerCase().localeCompare(b.toLowerCase())));
+    await page.click('//thead//button[normalize-space(.)="Thing"]');
+    expect(await names()).toEqual(sorted.toReversed());
+    await page.typeInto('//input[@type="search"]', 'yellow tape');
+    await browser.driver.wait(
+      async () => (await names()).length === 1,
+      5000,
+      'the note was not looked through',
+    );
+    expect(await names()).toEqual(['TRS-to-TRRS patch cable']);
+    await page.retype('//input[@type="search"]', ' ');
+  });
+
+  it('what is broken is not counted on', async () => {
+    await page.click('//tbody//button[contains(., "TRS-to-TRRS patch cable")]');
+    await page.click('//tbody//label[contains(., "Condition")]/select/option[@value="broken"]');
+    await page.click('//nav//a[text()="Bench"]');
+    await page.find('//aside//*[@data-verdict]');
+    await browser.driver.get(`${inject('address')}?rig=slipway-diary`);
+    const row = '//aside//li[contains(., "patch cable")]';
+    await browser.driver.wait(async () => (await page.text(row)).includes('To buy, about €9'), 15_000);
+  });
+
+  it('changes its currency everywhere', async () => {
+    await page.click('//nav//a[text()="Drawer"]');
+    await page.choose('Prices in', 'SEK');
+    await browser.driver.wait(
+      async () => (await page.text('//table')).includes('SEK'),
+      5000,
+      'still in euro',
+    );
+  });
+
+  it('goes out as CSV and comes in again; a bad file changes nothing', async () => {
+    await page.button('As CSV');
+    const path = await page.downloaded();
+    const text = readFileSync(path, 'utf8');
+    expect(text).toContain('patch-trs-trrs,TRS-to-TRRS patch cable,1,broken');
+    const bad = join(tmpdir(), 'symplex-bad-drawer.csv');
+    writeFileSync(bad, text.replace('patch-trs-trrs', 'no-such-thing'));
+    const before = await names();
+    const picker = await page.find('//input[@aria-label="Drawer as CSV to import"]');
+    await picker.sendKeys(bad);
+    expect(await page.message('no-such-thing')).toContain('Nothing was changed.');
+    expect(await names()).toEqual(before);
+    const good = join(tmpdir(), 'symplex-good-drawer.csv');
+    writeFileSync(good, 'part,count,label\r\nlead-rca,4,red and white\r\n');
+    await picker.sendKeys(good);
+    await page.message('1 kinds of thing');
+    await page.find('//tbody//button[contains(., "red and white")]');
+  });
+});
+
+describe.each(['desk', 'phone'] as const satisfies readonly Size[])('Route, %s, dark', (size) => {
+  it('axe finds nothing on its results, and nothing scrolls sideways', async () => {
+    const browser = await openBrowser(size, true);
+    try {
+      const page = new Page(browser);
+      await browser.driver.get(`${inject('address')}route`);
+      await asks(page, 'Receiver, TRS output', 'Phone, CTIA headset jack');
+      await page.button('Find the ways');
+      await page.find('//*[@data-route="1"]');
+      expect(await violationsOn(browser.driver)).toEqual([]);
+      const overflow = await browser.driver.executeScript<number>(
+        'return document.documentElement.scrollWidth - document.documentElement.clientWidth',
+      );
+      expect(overflow).toBeLessThanOrEqual(0);
+    } finally {
+      await browser.driver.quit();
+    }
+  });
+});
