@@ -6,11 +6,12 @@ import { analyse } from '../core/pipeline';
 import { forgetFactors } from '../core/circuit';
 import { applyEdit, laidParts, type Rig } from '../core/rig';
 import { checkRig } from '../core/rig/read';
+import { routeRows } from './bench-routes';
 
 const RUNS = 100;
 const WARM_UP = 20;
 
-interface Row {
+export interface Row {
   readonly what: string;
   readonly parts: number;
   readonly median: number;
@@ -122,13 +123,15 @@ function rows(folder: string): Row[] {
 }
 
 /** The benchmarks' table, in Markdown, with the machine that ran them. */
-export function bench(folder: string): string {
+export function bench(folder: string, requests: string): string {
   const machine = `${cpus()[0]?.model ?? 'unknown processor'}, ${cpus().length} cores, Node ${process.version}`;
   return [
-    `Measured on: ${machine}. Milliseconds, ${RUNS} runs (fixes: 20).`,
+    `Measured on: ${machine}. Milliseconds, ${RUNS} runs (fixes: 20, routes: 10).`,
     '',
     '| what | parts | median | p95 |',
     '| --- | ---: | ---: | ---: |',
-    ...rows(folder).map((r) => `| ${r.what} | ${r.parts} | ${r.median.toFixed(1)} | ${r.p95.toFixed(1)} |`),
+    ...[...rows(folder), ...routeRows(requests)].map(
+      (r) => `| ${r.what} | ${r.parts} | ${r.median.toFixed(1)} | ${r.p95.toFixed(1)} |`,
+    ),
   ].join('\n');
 }

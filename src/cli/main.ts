@@ -62,7 +62,7 @@ const COMMANDS: Readonly<Record<string, typeof check>> = {
   spice,
   bench: async (path) => {
     if (path !== undefined) throw new BadInput('takes nothing: symplex bench');
-    return bench('demo/rigs');
+    return bench('demo/rigs', 'demo/requests');
   },
 };
 

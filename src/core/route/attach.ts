@@ -3,6 +3,7 @@ import type { Part, PartPort } from '../parts';
 import type { PortRef } from '../rig';
 import { isDigital } from './ends';
 import { insideOf, nodesOfPort, reach } from './inside';
+import { compareCosts, costOf, type Drawer } from './inventory';
 import { isTaken, pieceOf, withJoint, withPiece, type Layout } from './layout';
 import { channelsOf } from './sockets';
 
@@ -22,31 +23,46 @@ function conducts(part: Part, near: PartPort, far: PartPort, contacts: readonly 
   );
 }
 
-/** Of the ways to put the same kind of thing onto a port, the cheapest few. */
-const MOST_BRANCHES = 4;
+/** The parts that may be used, and how many of each are owned. */
+export interface Stock {
+  readonly parts: readonly Part[];
+  readonly drawer: Drawer;
+}
 
-const priceOf = ({ leaf, by }: Branch): number => leaf.price + (by?.part.price ?? 0);
+/** What is put at the end of a branch, what may stand before it, and the contacts that must get through. */
+interface Ending {
+  readonly what: string;
+  readonly leaves: (parts: readonly Part[]) => { part: Part; port: PartPort }[];
+  readonly isLink: (part: Part) => boolean;
+  readonly contacts: (near: PartPort) => readonly string[];
+}
 
-/** Ways of putting a leaf onto a port: straight, or over one lead or adapter that conducts these contacts; the cheapest first. */
-function branchesAt(
-  port: PartPort,
-  leaves: readonly { part: Part; port: PartPort }[],
-  links: readonly Part[],
-  contacts: (link: PartPort) => readonly string[],
-): Branch[] {
-  const straight = leaves
+const kept = new WeakMap<Stock, Map<string, Branch[]>>();
+
+/** Ways of putting a leaf onto a port: straight, or over one lead or adapter that conducts; what costs least first. */
+function branchesAt(port: PartPort, { what, leaves, isLink, contacts }: Ending, stock: Stock): Branch[] {
+  const cache = kept.get(stock) ?? new Map<string, Branch[]>();
+  kept.set(stock, cache);
+  const key = `${what} ${port.connector} ${port.gender}`;
+  const known = cache.get(key);
+  if (known) return known;
+  const ends = leaves(stock.parts);
+  const straight = ends
     .filter((leaf) => mate(leaf.port, port).fits)
-    .map((leaf) => ({ leaf: leaf.part, port: leaf.port }));
-  const over = links.flatMap((part) =>
+    .map((leaf): Branch => ({ leaf: leaf.part, port: leaf.port }));
+  const over = stock.parts.filter(isLink).flatMap((part) =>
     part.ports.flatMap((near) => {
       const far = part.ports.find((other) => other !== near);
       if (!far || !mate(near, port).fits || !conducts(part, near, far, contacts(near))) return [];
-      return leaves
+      return ends
         .filter((leaf) => mate(leaf.port, far).fits)
-        .map((leaf) => ({ leaf: leaf.part, port: leaf.port, by: { part, near, far } }));
+        .map((leaf): Branch => ({ leaf: leaf.part, port: leaf.port, by: { part, near, far } }));
     }),
   );
-  return [...straight, ...over].sort((a, b) => priceOf(a) - priceOf(b)).slice(0, MOST_BRANCHES);
+  const cost = ({ leaf, by }: Branch) => costOf(by ? [by.part, leaf] : [leaf], stock.drawer);
+  const found = [...straight, ...over].sort((x, y) => compareCosts(cost(x), cost(y)));
+  cache.set(key, found);
+  return found;
 }
 
 function withBranch(layout: Layout, at: PortRef, { leaf, port, by }: Branch): Layout {
@@ -72,20 +88,28 @@ export function powerSockets(part: Part): string[] {
   return [...new Set([...named, ...charge])];
 }
 
-/** The layout with a supply at one of its sockets, in each way that there is. */
-export function withSupply(layout: Layout, at: PortRef, parts: readonly Part[]): Layout[] {
+const SUPPLY: Ending = {
+  what: 'supply',
+  leaves: (parts) =>
+    parts
+      .filter((part) => part.family === 'supply')
+      .flatMap((part) =>
+        (part.outlets ?? []).flatMap((outlet) => {
+          const port = part.ports.find((p) => p.id === outlet.port);
+          return port ? [{ part, port }] : [];
+        }),
+      ),
+  isLink: (part) => isPlainLink(part) && part.ports.every(isDigital),
+  contacts: () => ['V', 'G'],
+};
+
+/** The layout with a supply at one of its sockets, in the ways that cost least. */
+export function withSupply(layout: Layout, at: PortRef, stock: Stock, most = 1): Layout[] {
   const port = pieceOf(layout, at.part)?.part.ports.find((p) => p.id === at.port);
   if (!port || isTaken(layout, at)) return [];
-  const outlets = parts.flatMap((part) =>
-    part.family === 'supply'
-      ? (part.outlets ?? []).flatMap((outlet) => {
-          const found = part.ports.find((p) => p.id === outlet.port);
-          return found ? [{ part, port: found }] : [];
-        })
-      : [],
-  );
-  const leads = parts.filter((part) => isPlainLink(part) && part.ports.every(isDigital));
-  return branchesAt(port, outlets, leads, () => ['V', 'G']).map((branch) => withBranch(layout, at, branch));
+  return branchesAt(port, SUPPLY, stock)
+    .slice(0, most)
+    .map((branch) => withBranch(layout, at, branch));
 }
 
 /** Parts that are worn on the ears and bring no microphone. */
@@ -103,21 +127,27 @@ function listeningPorts(layout: Layout): PortRef[] {
   );
 }
 
-/** The layout with headphones, in each socket that could feed them. */
-export function withHeadphones(layout: Layout, parts: readonly Part[]): Layout[] {
-  const ears = parts.filter(isHeadphones).flatMap((part) => {
-    const [port] = part.ports;
-    return port ? [{ part, port }] : [];
-  });
-  const links = parts.filter((part) => isPlainLink(part) && !part.ports.some(isDigital));
-  return listeningPorts(layout).flatMap((at) => {
+const HEADPHONES: Ending = {
+  what: 'headphones',
+  leaves: (parts) =>
+    parts.filter(isHeadphones).flatMap((part) => {
+      const [port] = part.ports;
+      return port ? [{ part, port }] : [];
+    }),
+  isLink: (part) => isPlainLink(part) && !part.ports.some(isDigital),
+  contacts: (near) => nodesOfPort(near).map(([contact]) => contact),
+};
+
+/** The layout with headphones, in each socket that could feed them, at what costs least there. */
+export const withHeadphones = (layout: Layout, stock: Stock): Layout[] =>
+  listeningPorts(layout).flatMap((at) => {
     const port = pieceOf(layout, at.part)?.part.ports.find((p) => p.id === at.port);
-    if (!port) return [];
-    return branchesAt(port, ears, links, (near) => nodesOfPort(near).map(([contact]) => contact)).map(
-      (branch) => withBranch(layout, at, branch),
-    );
+    return port
+      ? branchesAt(port, HEADPHONES, stock)
+          .slice(0, 1)
+          .map((branch) => withBranch(layout, at, branch))
+      : [];
   });
-}
 
 /** Further sockets of a pair of neighbours that go together: the right of a pair whose left is joined already. */
 export function withPairs(layout: Layout): Layout {

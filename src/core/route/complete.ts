@@ -1,5 +1,12 @@
-import type { Part } from '../parts';
-import { halved, powerSockets, withHeadphones, withPairs, withSecondLead, withSupply } from './attach';
+import {
+  halved,
+  powerSockets,
+  withHeadphones,
+  withPairs,
+  withSecondLead,
+  withSupply,
+  type Stock,
+} from './attach';
 import { chargingSockets, suppliedPorts } from './charging';
 import { isDigital } from './ends';
 import { isTaken, type Layout } from './layout';
@@ -10,20 +17,20 @@ import { metresOf } from './wishes';
 const MOST_WAYS = 6;
 
 /** A supply at some charging socket of every recorder that would not charge otherwise. */
-function charged(layout: Layout, parts: readonly Part[]): Layout[] {
+function charged(layout: Layout, stock: Stock): Layout[] {
   return layout.recorders.reduce<Layout[]>(
     (layouts, host) =>
       layouts.flatMap((one) =>
         suppliedPorts(one, host)
           ? [one]
-          : chargingSockets(one, host).flatMap((at) => withSupply(one, at, parts)),
+          : chargingSockets(one, host).flatMap((at) => withSupply(one, at, stock)),
       ),
     [layout],
   );
 }
 
 /** Parts that run on a port alone, none of which is joined: they want a supply at one of them. */
-function powered(layout: Layout, parts: readonly Part[]): Layout[] {
+function powered(layout: Layout, stock: Stock): Layout[] {
   const dark = layout.pieces.filter(
     ({ id, part }) =>
       part.power &&
@@ -32,7 +39,7 @@ function powered(layout: Layout, parts: readonly Part[]): Layout[] {
   return dark.reduce<Layout[]>(
     (layouts, { id, part }) =>
       layouts.flatMap((one) =>
-        powerSockets(part).flatMap((port) => withSupply(one, { part: id, port }, parts)),
+        powerSockets(part).flatMap((port) => withSupply(one, { part: id, port }, stock)),
       ),
     [layout],
   );
@@ -53,15 +60,15 @@ function stretched(layout: Layout, metres: number): Layout[] {
 }
 
 /** What a chain from source to recorder still lacks of what was asked for: the other half of a pair, headphones, a charger, metres. */
-export function completed(bare: Layout, wishes: Wishes, parts: readonly Part[]): Layout[] {
+export function completed(bare: Layout, wishes: Wishes, stock: Stock): Layout[] {
   const paired = withPairs(bare);
   // One side of a pair is enough for who asks for mono.
   const half = wishes.channels !== 'mono' && halved(paired);
   const whole = half ? withSecondLead(paired).filter((layout) => !halved(layout)) : [paired];
   const heard =
-    wishes.hear || wishes.guests ? whole.flatMap((layout) => withHeadphones(layout, parts)) : whole;
-  const lit = heard.flatMap((layout) => powered(layout, parts));
-  const fed = wishes.charge ? lit.flatMap((layout) => charged(layout, parts)) : lit;
+    wishes.hear || wishes.guests ? whole.flatMap((layout) => withHeadphones(layout, stock)) : whole;
+  const lit = heard.flatMap((layout) => powered(layout, stock));
+  const fed = wishes.charge ? lit.flatMap((layout) => charged(layout, stock)) : lit;
   const long = wishes.length === undefined ? fed : fed.flatMap((l) => stretched(l, wishes.length ?? 0));
   return long.slice(0, MOST_WAYS * (wishes.hear || wishes.guests || wishes.charge ? 8 : 1));
 }

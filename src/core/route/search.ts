@@ -3,7 +3,7 @@ import { isHopeless, settle } from '../levels';
 import { couldListen } from '../pipeline';
 import { CATALOGUE, EVIDENCE_KINDS, findPart, WAYS, type Part, type Way } from '../parts';
 import type { LaidPart, Rig } from '../rig';
-import { isHeadphones } from './attach';
+import { isHeadphones, type Stock } from './attach';
 import { chargesThrough } from './charging';
 import { completed } from './complete';
 import type { OpenEnd } from './ends';
@@ -167,6 +167,7 @@ class Search {
   private readonly waiting = new Heap<{ layout: Layout; cost: Cost }>((a, b) => compareCosts(a.cost, b.cost));
   private readonly seen = new Set<string>();
   private readonly surcharge: Cost;
+  private readonly stock: Stock;
   readonly found: Found[] = [];
   /** Layouts that were asked about, and those of them that the whole pipeline judged. */
   looked = 0;
@@ -175,10 +176,11 @@ class Search {
 
   constructor(
     private readonly request: RouteRequest,
-    private readonly parts: readonly Part[],
+    parts: readonly Part[],
     ground: Omit<Ground, 'ceiling' | 'extra'>,
     private readonly limits: SearchLimits,
   ) {
+    this.stock = { parts, drawer: request.drawer ?? {} };
     const streams = streamsOf({ ...ground, extra: supplyExtra(request, parts), ceiling: () => this.last });
     this.streams = streams.map((stream) => ({ stream, bound: stream.bound }));
     this.surcharge = leastExtra(request, parts);
@@ -209,7 +211,7 @@ class Search {
       return;
     }
     if (judged.verdict === 'clean' || isHopeless(judged)) return;
-    for (const repaired of repairsOf(layout, judged, this.parts)) this.offer(repaired);
+    for (const repaired of repairsOf(layout, judged, this.stock)) this.offer(repaired);
   }
 
   /** The most that a route may cost to be among those that are wanted; undefined while there is none. */
@@ -252,7 +254,7 @@ class Search {
     this.steps += 1;
     const layout = cheapest?.stream.step();
     if (cheapest) cheapest.bound = cheapest.stream.bound;
-    if (layout) for (const one of completed(layout, this.request.wishes ?? {}, this.parts)) this.offer(one);
+    if (layout) for (const one of completed(layout, this.request.wishes ?? {}, this.stock)) this.offer(one);
     return true;
   }
 }

@@ -81,13 +81,14 @@ export function exhaustive(
   if (!begun) return undefined;
   const wishes = request.wishes ?? {};
   const found: Found[] = [];
-  const queue = begun.flatMap((layout) => completed(layout, wishes, parts));
+  const stock = { parts, drawer: request.drawer ?? {} };
+  const queue = begun.flatMap((layout) => completed(layout, wishes, stock));
   for (const layout of queue) {
     const { rig, judged } = settle(rigOf(layout, request));
     const cost = layoutCost(layout, request.drawer ?? {});
     if (meets(layout, judged, wishes)) found.push({ layout, rig, judged, cost, kind: layout.kind });
     else if (judged.verdict !== 'clean' && layout.pieces.length < longest + 4) {
-      queue.push(...repairsOf(layout, judged, parts));
+      queue.push(...repairsOf(layout, judged, stock));
     }
   }
   return bestOf(found, 5);

@@ -1,0 +1,78 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { CATALOGUE, type Part } from '../core/parts';
+import { plan, type RouteRequest } from '../core/route';
+import { checkRequest } from '../core/route/read-request';
+import type { Row } from './bench';
+
+const RUNS = 10;
+
+/** Questions that people come with most, nothing owned. */
+const COMMON: readonly (readonly [string, string, string, string | undefined])[] = [
+  ['receiver to CTIA phone', 'receiver-trs', 'phone-ctia', 'camera-app'],
+  ['receiver to 8-pin phone', 'receiver-trs', 'phone-8-pin', 'browser-studio'],
+  ['receiver to camera', 'receiver-trs', 'camera-trs', undefined],
+  ['receiver to laptop', 'receiver-trs', 'laptop-combo', 'recorder-app'],
+  ['USB receiver to 8-pin phone', 'receiver-both', 'phone-8-pin', 'recorder-app'],
+  ['hungry USB microphone to 8-pin tablet', 'usb-mic-big', 'tablet-8-pin', 'recorder-app'],
+  ['condenser to USB-C tablet', 'condenser-xlr', 'tablet-usb-c', 'recorder-app'],
+  ['condenser to 8-pin phone, voice room', 'condenser-xlr', 'phone-8-pin', 'voice-room'],
+  ['deck to live stream', 'deck', 'phone-usb-c', 'live-stream'],
+  ['USB microphone to voice room', 'usb-mic-low-phones', 'phone-8-pin', 'voice-room'],
+];
+
+const requestFor = (source: string, host: string, app: string | undefined): RouteRequest => ({
+  format: 'symplex-request',
+  version: 1,
+  sources: [{ part: source }],
+  destinations: [{ part: host, ...(app !== undefined && { app }) }],
+});
+
+/** The catalogue once more under other ids and prices until it has so many parts: what a shop of look-alikes would be. */
+function grown(count: number): Part[] {
+  const between = CATALOGUE.filter((part) => !part.host && part.ports.length > 1);
+  return Array.from({ length: Math.max(0, count - CATALOGUE.length) }, (_, n) => {
+    const part = between[n % between.length] ?? between[0];
+    if (!part) throw new Error('the catalogue is empty');
+    const round = Math.floor(n / between.length) + 1;
+    return { ...part, id: `own-${part.id}-${round}`, price: part.price * (1 + round / 50) };
+  });
+}
+
+function time(request: RouteRequest): { median: number; p95: number } {
+  plan(request);
+  const taken = Array.from({ length: RUNS }, () => {
+    const start = performance.now();
+    plan(request);
+    return performance.now() - start;
+  }).sort((a, b) => a - b);
+  return { median: taken[Math.floor(RUNS / 2)] ?? NaN, p95: taken.at(-1) ?? NaN };
+}
+
+const row = (what: string, request: RouteRequest, parts = CATALOGUE.length): Row => ({
+  what: `five best: ${what}`,
+  parts,
+  ...time(request),
+});
+
+/** How long it takes to find the five best routes: common questions, the demo's requests, and growing catalogues. */
+export function routeRows(folder: string): Row[] {
+  const common = COMMON.map(([what, source, host, app]) => row(what, requestFor(source, host, app)));
+  const medians = common.map((r) => r.median).sort((a, b) => a - b);
+  const middle: Row = {
+    what: 'the median of these ten questions',
+    parts: CATALOGUE.length,
+    median: medians[Math.floor(medians.length / 2)] ?? NaN,
+    p95: medians.at(-1) ?? NaN,
+  };
+  const demo = readdirSync(folder).flatMap((file) => {
+    const result = checkRequest(JSON.parse(readFileSync(join(folder, file), 'utf8')));
+    return result.ok ? [row(result.request.name ?? file, result.request)] : [];
+  });
+  const growth = [161, 300, 600, 1000].map((count) => {
+    const ownParts = grown(count);
+    const request = requestFor('receiver-trs', 'phone-8-pin', 'browser-studio');
+    return row('receiver to 8-pin phone, a catalogue that grows', { ...request, ownParts }, count);
+  });
+  return [...common, middle, ...demo, ...growth];
+}
