@@ -3,6 +3,7 @@ import { X } from 'lucide-react';
 import { useState } from 'react';
 import { answersTo, type Part } from '../../core/parts';
 import { identify, sayEnd, sayQuestion, type Answer, type SeenEnd } from '../../core/parts/identify';
+import { isPhoneConnector } from '../../core/plugs';
 import { PlugGlyph } from '../shared/plug-glyph';
 import { Sheet } from '../shared/sheet';
 import { PartIcon } from '../bench/part-icon';
@@ -29,7 +30,7 @@ const ENDS: readonly SeenEnd[] = [
   ]),
 ];
 
-const SHOWN = 8;
+const SHOWN = 5;
 
 /** What is this thing? Its ends are tapped, its bands counted; then it says what to look at next. */
 export function Identifier({ parts, choose, close }: IdentifierProps) {
@@ -56,22 +57,6 @@ export function Identifier({ parts, choose, close }: IdentifierProps) {
             onChange={(event) => setWords(event.target.value)}
           />
         </label>
-        <fieldset>
-          <legend className="font-semibold">Tap every plug and socket that you see on it</legend>
-          <div className="mt-2 flex flex-wrap gap-2">
-            {ENDS.map((end) => (
-              <button
-                key={`${end.connector} ${end.gender}`}
-                type="button"
-                className="button h-auto min-h-11 flex-col gap-1 py-1.5 whitespace-normal"
-                onClick={() => setSeen([...seen, end])}
-              >
-                {end.gender === 'plug' && <PlugGlyph connector={end.connector} />}
-                <span className="text-sm">{sayEnd(end)}</span>
-              </button>
-            ))}
-          </div>
-        </fieldset>
         {seen.length > 0 && (
           <p className="flex flex-wrap items-center gap-2">
             Seen:
@@ -141,6 +126,26 @@ export function Identifier({ parts, choose, close }: IdentifierProps) {
             </ul>
           </section>
         )}
+        <fieldset>
+          <legend className="font-semibold">
+            {begun ? 'And what else do you see on it?' : 'Tap every plug and socket that you see on it'}
+          </legend>
+          <div className="mt-2 flex flex-wrap gap-2">
+            {ENDS.map((end) => (
+              <button
+                key={`${end.connector} ${end.gender}`}
+                type="button"
+                className="button h-auto min-h-11 flex-col gap-1 py-1.5 whitespace-normal"
+                onClick={() => setSeen([...seen, end])}
+              >
+                {end.gender === 'plug' && isPhoneConnector(end.connector) && (
+                  <PlugGlyph connector={end.connector} />
+                )}
+                <span className="text-sm">{sayEnd(end)}</span>
+              </button>
+            ))}
+          </div>
+        </fieldset>
       </div>
     </Sheet>
   );
