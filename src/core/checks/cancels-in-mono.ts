@@ -9,6 +9,9 @@ import { MONO_SUM } from './origins';
 /** How far the sum of both sides may stay under the louder side. A limit of our own. */
 const LOST_IN_SUM_DB = 10;
 
+/** The measured value where the two outputs of one source meet on a channel. */
+export const PAIR_SUM = 'both outputs of the pair against the louder';
+
 const gainOf = (channel: InputChannel, source: string): Phasor =>
   channel.signals
     .filter((s) => s.source.placed === source)
@@ -35,11 +38,11 @@ export function cancelsInMono(facts: Facts): Finding[] {
   return facts.arrivals.flatMap((arrival): Finding[] => {
     const input = inputOf(facts, arrival);
     if (arrival.state !== 'recorded' || !input) return [];
-    const sum = Math.min(
-      arrival.channels === 'both' ? sidesSummed(input.channels, arrival.source) : Infinity,
-      ...input.channels.map((channel) => pairSummed(channel, arrival.source)),
-    );
+    const pair = Math.min(...input.channels.map((channel) => pairSummed(channel, arrival.source)));
+    const sides = arrival.channels === 'both' ? sidesSummed(input.channels, arrival.source) : Infinity;
+    const sum = Math.min(pair, sides);
     if (sum >= -LOST_IN_SUM_DB) return [];
+    const name = pair < sides ? PAIR_SUM : 'sum of both sides against the louder';
     return [
       {
         code: 'cancels-in-mono',
@@ -47,7 +50,7 @@ export function cancelsInMono(facts: Facts): Finding[] {
         where: { part: arrival.recorder },
         source: arrival.source,
         recorder: arrival.recorder,
-        values: [{ name: 'sum of both sides against the louder', value: sum, unit: 'dB' }],
+        values: [{ name, value: sum, unit: 'dB' }],
         limit: { value: -LOST_IN_SUM_DB, unit: 'dB', is: 'at least' },
         origin: MONO_SUM,
       },

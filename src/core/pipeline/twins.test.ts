@@ -154,6 +154,43 @@ const LEVELS: readonly Twins[] = [
     }),
   },
   {
+    name: 'a stereo pair into one balanced input: what both sides have in common is gone',
+    code: 'cancels-in-mono',
+    faulty: {
+      parts: {
+        deck: 'deck',
+        pair: 'lead-rca-pair-trs',
+        adapter: 'adapter-jack-small',
+        interface: 'interface-small',
+        phone: 'phone-usb-c',
+      },
+      joints: [
+        'pair.left deck.left',
+        'pair.right deck.right',
+        'pair.small adapter.small',
+        'adapter.big interface.line-1',
+        'interface.usb phone.port',
+      ],
+      settings: { interface: { 'gain-1': 20 } },
+    },
+    clean: {
+      parts: {
+        deck: 'deck',
+        one: 'lead-rca',
+        two: 'lead-rca',
+        streamer: 'line-streamer',
+        phone: 'phone-usb-c',
+      },
+      joints: [
+        'one.a deck.left',
+        'one.b streamer.left',
+        'two.a deck.right',
+        'two.b streamer.right',
+        'streamer.usb phone.port',
+      ],
+    },
+  },
+  {
     name: 'distorted: line level into a camera’s microphone input; with a pad it is clean',
     code: 'clips',
     faulty: mixerTo('lead-line-mono-both', ['mixer.left lead.big', 'lead.small host.mic'], 'camera-trs', {

@@ -197,7 +197,7 @@ export const FINDING_LIST: Record<FindingCode, FindingEntry> = {
     title: 'Gone in mono',
     severity: ['spoils'],
     means:
-      'Left and right carry the source with opposite polarity, as when a balanced output runs into a stereo input: it vanishes when the sides are summed.',
+      'Left and right carry the source with opposite polarity, as when a balanced output runs into a stereo input: it vanishes when the sides are summed. Or both outputs of a stereo pair run into one balanced input, which hears only what they do not have in common.',
     limit: 'The sum of both sides at most 10 dB under the louder side (our own limit).',
   },
   'one-side-only': {

@@ -1,4 +1,5 @@
 import type { Finding, FindingCode } from '../checks';
+import { PAIR_SUM } from '../checks/cancels-in-mono';
 import { connectorName, contactName, contactsOf, mate, type Misfit } from '../plugs';
 import { portOf, type Joint, type Rig } from '../rig';
 import { formatQuantity } from '../units';
@@ -180,10 +181,15 @@ const sayHarm = (rig: Rig, f: Finding): Sentence => [
   '. Before plugging anything: fader down, phantom off.',
 ];
 
+/** Both outputs of a stereo source in one balanced input, or one source on both sides, with opposite polarity. */
 const sayCancels = (rig: Rig, f: Finding): Sentence => [
-  `Left and right carry ${noun(rig, f.source)} with opposite polarity. Summed to mono it falls by `,
+  f.values[0]?.name === PAIR_SUM
+    ? `Both outputs of ${noun(rig, f.source)} meet in one input with opposite polarity. What they have in common falls by `
+    : `Left and right carry ${noun(rig, f.source)} with opposite polarity. Summed to mono it falls by `,
   ...f.values.map((m) => figure(formatQuantity(-m.value, m.unit))),
-  ', and phones and calls sum. It takes one leg of the output for both sides.',
+  f.values[0]?.name === PAIR_SUM
+    ? '. A stereo pair wants two inputs, or a lead that sums.'
+    : ', and phones and calls sum. It takes one leg of the output for both sides.',
 ];
 
 const sayStage = (rig: Rig, f: Finding): Sentence => [

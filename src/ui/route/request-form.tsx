@@ -2,6 +2,7 @@
 import { Plus, X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { APPS, DEFAULT_APP, type Part } from '../../core/parts';
+import { connectorName } from '../../core/plugs';
 import { isSource } from '../../core/rig';
 import type { RequestDestination, RequestSource } from '../../core/route';
 import { PartChoice } from './part-choice';
@@ -86,6 +87,22 @@ function Another({ says, add }: { says: string; add: () => void }) {
   );
 }
 
+/** By which sockets and plugs a source gives its sound. */
+function Offers({ part }: { part: Part | undefined }) {
+  if (!part) return null;
+  const ends = part.ports.filter(
+    (port) => port.direction === 'out' || (port.direction === 'both' && part.bus?.port === port.id),
+  );
+  const said = ends.map(
+    ({ connector, gender }) => `${connectorName(connector)} ${gender === 'plug' ? 'plug' : 'socket'}`,
+  );
+  return (
+    <span className="text-soft flex flex-wrap items-center gap-1.5 text-sm">
+      gives {[...new Set(said)].join(', ')}
+    </span>
+  );
+}
+
 /** The question as a sentence with gaps: what is recorded, by what, and through which mixer. */
 export function RequestForm({ question, change, parts }: RequestFormProps) {
   const sources = parts.filter(isSource);
@@ -109,6 +126,7 @@ export function RequestForm({ question, change, parts }: RequestFormProps) {
             empty="a microphone, pack or instrument"
             choose={(part) => setSource(index, { part })}
           />
+          <Offers part={sources.find((part) => part.id === source?.part)} />
           {from.length > 1 && (
             <Remove
               what={`source ${index + 1}`}
