@@ -4,6 +4,7 @@ import tseslint from 'typescript-eslint';
 
 /** The core's stages from the ground up: a stage imports only from those before it. */
 const STAGES = [
+  'schema',
   'units',
   'plugs',
   'parts',

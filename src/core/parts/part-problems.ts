@@ -1,12 +1,9 @@
 import { contactsOf } from '../plugs';
+import type { Malformed } from '../schema';
 import type { CircuitElement, NodeName, Part, PowerSource, Quantity, SwitchedBy } from './types';
 
-/** What in a part stands for nothing. `at` is a JSON pointer into the part; `expected` completes "it …". */
-export interface PartProblem {
-  readonly at: string;
-  readonly value: unknown;
-  readonly expected: string;
-}
+/** What in a part stands for nothing, with its place in the part. */
+export type PartProblem = Malformed;
 
 type Problems = Generator<PartProblem>;
 

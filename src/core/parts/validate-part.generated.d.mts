@@ -1,13 +1,4 @@
-interface PartValidator {
-  (document: unknown): boolean;
-  errors?:
-    | {
-        readonly instancePath: string;
-        readonly keyword: string;
-        readonly params: Readonly<Record<string, unknown>>;
-        readonly message?: string;
-      }[]
-    | null;
-}
-declare const validate: PartValidator;
+import type { SchemaValidator } from '../schema';
+
+declare const validate: SchemaValidator;
 export default validate;

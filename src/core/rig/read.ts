@@ -1,3 +1,4 @@
+import { malformedBy } from '../schema';
 import { quoteValue, type ReadProblem } from './problems';
 import { firstReferenceProblem } from './references';
 import { RIG_FORMAT, RIG_VERSION, type Rig } from './types';
@@ -11,36 +12,6 @@ export type ReadResult =
   { readonly ok: true; readonly rig: Rig } | { readonly ok: false; readonly problem: ReadProblem };
 
 const refuse = (problem: ReadProblem): ReadResult => ({ ok: false, problem });
-
-/** The value at a JSON pointer. */
-function at(document: unknown, pointer: string): unknown {
-  return pointer
-    .split('/')
-    .slice(1)
-    .map((token) => token.replace(/~1/g, '/').replace(/~0/g, '~'))
-    .reduce<unknown>(
-      (value, key) =>
-        typeof value === 'object' && value !== null && Object.hasOwn(value, key)
-          ? (value as Record<string, unknown>)[key]
-          : undefined,
-      document,
-    );
-}
-
-interface SchemaError {
-  readonly instancePath: string;
-  readonly keyword: string;
-  readonly params: Readonly<Record<string, unknown>>;
-  readonly message?: string;
-}
-
-function malformed(document: unknown, error: SchemaError | undefined): ReadProblem {
-  const missing = error?.keyword === 'required' ? `/${String(error.params['missingProperty'])}` : '';
-  const place = (error?.instancePath ?? '') + missing;
-  const allowed = error?.keyword === 'enum' ? `: ${JSON.stringify(error.params['allowedValues'])}` : '';
-  const expected = missing ? 'must be there' : `${error?.message ?? 'does not follow the schema'}${allowed}`;
-  return { code: 'malformed', at: place, value: quoteValue(at(document, place)), expected };
-}
 
 /** Level by level, without recursion, so that no nesting can exhaust the stack. */
 function nestsTooDeep(document: object): boolean {
@@ -67,7 +38,10 @@ export function checkRig(document: unknown): ReadResult {
   if (version !== RIG_VERSION) {
     return refuse({ code: 'wrong-version', at: '/version', value: quoteValue(version), reads: RIG_VERSION });
   }
-  if (!validate(document)) return refuse(malformed(document, validate.errors?.[0]));
+  if (!validate(document)) {
+    const { at, value, expected } = malformedBy(document, validate.errors);
+    return refuse({ code: 'malformed', at, value: quoteValue(value), expected });
+  }
   const rig = document as unknown as Rig;
   const problem = firstReferenceProblem(rig);
   return problem ? refuse(problem) : { ok: true, rig };

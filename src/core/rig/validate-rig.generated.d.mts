@@ -1,13 +1,4 @@
-interface RigValidator {
-  (document: unknown): boolean;
-  errors?:
-    | {
-        readonly instancePath: string;
-        readonly keyword: string;
-        readonly params: Readonly<Record<string, unknown>>;
-        readonly message?: string;
-      }[]
-    | null;
-}
-declare const validate: RigValidator;
+import type { SchemaValidator } from '../schema';
+
+declare const validate: SchemaValidator;
 export default validate;

@@ -1,5 +1,6 @@
 import { quoteValue } from '../rig';
 import { LARGEST_RIG_BYTES } from '../rig/write';
+import { malformedBy } from '../schema';
 import type { RouteRequest } from './request';
 import { firstRequestProblem, type RequestProblem } from './request-problems';
 import validate from './validate-request.generated.mjs';
@@ -13,29 +14,11 @@ const malformed = (at: string, value: unknown, expected: string): RequestResult 
   problem: { code: 'malformed', at, value: quoteValue(value), expected },
 });
 
-const valueAt = (document: unknown, pointer: string): unknown =>
-  pointer
-    .split('/')
-    .slice(1)
-    .reduce<unknown>(
-      (value, key) =>
-        typeof value === 'object' && value !== null && Object.hasOwn(value, key)
-          ? (value as Readonly<Record<string, unknown>>)[key]
-          : undefined,
-      document,
-    );
-
 /** Checks an already parsed request: its shape, then its names, then whether it contradicts itself. */
 export function checkRequest(document: unknown): RequestResult {
   if (!validate(document)) {
-    const [error] = validate.errors ?? [];
-    const missing = error?.keyword === 'required' ? `/${String(error.params['missingProperty'])}` : '';
-    const at = (error?.instancePath ?? '') + missing;
-    return malformed(
-      at,
-      valueAt(document, at),
-      missing ? 'must be there' : (error?.message ?? 'is no request'),
-    );
+    const { at, value, expected } = malformedBy(document, validate.errors);
+    return malformed(at, value, expected);
   }
   const request = document as RouteRequest;
   const problem = firstRequestProblem(request);

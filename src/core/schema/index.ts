@@ -1,0 +1,3 @@
+export type { Malformed } from './malformed';
+export { malformedBy, valueAt } from './malformed';
+export type { SchemaError, SchemaValidator } from './validator';
