@@ -82,3 +82,50 @@ describe('symplex spice', () => {
     expect(run.stdout + run.stderr).not.toMatch(/error|singular|warning/i);
   });
 });
+
+describe('symplex plan', () => {
+  it(
+    'answers in JSON with the documented fields, and every rig is one that check takes',
+    { timeout: 60_000 },
+    () => {
+      const { status, stdout } = symplex('plan', 'demo/requests/loft-condenser.json', '--json');
+      expect(status).toBe(0);
+      const report = JSON.parse(stdout);
+      expect(Object.keys(report)).toEqual(['routes', 'hindrances', 'searched', 'complete', 'says']);
+      expect(Object.keys(report.routes[0])).toEqual(
+        expect.arrayContaining(['rank', 'verdict', 'cost', 'buy', 'own', 'parts', 'arrives', 'rig']),
+      );
+      const rig = file('route.json', JSON.stringify(report.routes[0].rig));
+      expect(JSON.parse(symplex('check', rig, '--json').stdout)).toMatchObject({ verdict: 'clean' });
+    },
+  );
+
+  it('answers in words', { timeout: 60_000 }, () => {
+    const { status, stdout } = symplex('plan', 'demo/requests/slipway-pack-to-phone.json');
+    expect(status).toBe(0);
+    expect(stdout).toContain('From the drawer: TRS-to-TRRS patch cable and Headset dongle, 8-pin.');
+    expect(stdout).toContain('layouts were tried');
+  });
+
+  it.each([
+    ['no file', [], 'say which request'],
+    ['no request', [file('no.json', '{"format":"symplex-rig"}')], 'must be'],
+    [
+      'an unknown part',
+      [
+        file(
+          'part.json',
+          '{"format":"symplex-request","version":1,"sources":[{"part":"x"}],"destinations":[{"part":"phone-ctia"}]}',
+        ),
+      ],
+      '/sources/0/part is "x"',
+    ],
+    ['an unknown option', ['demo/requests/loft-condenser.json', '--fast'], 'unknown option --fast'],
+  ])('%s: exit 2 and one clear line', (_, args, message) => {
+    const { status, stdout, stderr } = symplex('plan', ...args);
+    expect(status).toBe(2);
+    expect(stdout).toBe('');
+    expect(stderr.trim().split('\n')).toHaveLength(1);
+    expect(stderr).toContain(message);
+  });
+});

@@ -19,12 +19,29 @@ export const settingsMade = (rig: Rig): string[] =>
     return turned.length > 0 ? [`${nameOf(rig, placed.id)}: ${turned.join(', ')}`] : [];
   });
 
+/** Beyond this an unbalanced line lead is too long for many, metres. Common practice; practitioners disagree. */
+const LONG_UNBALANCED = 3;
+
+/** Leads of a route that are longer than many would make them without balance. */
+const longLeads = (rig: Rig): string[] =>
+  laidParts(rig).flatMap(({ placed, part }) => {
+    const metres = placed.length ?? part.length ?? 0;
+    const analogue =
+      part.family === 'lead' && part.ports.every(({ connector }) => !/usb|8-pin|xlr/.test(connector));
+    return analogue && metres > LONG_UNBALANCED
+      ? [
+          `${Number(metres.toFixed(1))} m of unbalanced lead may pick up hum, which is not reckoned with; beyond ${LONG_UNBALANCED} to 6 m many go balanced (common practice)`,
+        ]
+      : [];
+  });
+
 /** What a route leaves out that one might expect of it, as its rig shows. */
 export function cannot({ rig, arrives, listeners }: Route): string[] {
   const laid = laidParts(rig);
   const apps = laid.flatMap(({ placed }) => findApp(placed.app ?? '') ?? []);
   const heard = listeners.some(({ hears }) => hears.length > 0);
   return [
+    ...longLeads(rig),
     ...(arrives.some((a) => a.channels === 'mono') && apps.every((app) => app.channels !== 'mono')
       ? ['it records in mono']
       : []),
