@@ -51,6 +51,17 @@ describe('Route', () => {
   it('gives a shopping list as CSV', async () => {
     await page.click('//*[@data-route="3"]//button[contains(., "Shopping list")]');
     await page.find('//*[@role="dialog"]//td[text()="Together"]');
+    const print = (media: string) =>
+      (
+        browser.driver as unknown as { sendDevToolsCommand: (c: string, p: object) => Promise<void> }
+      ).sendDevToolsCommand('Emulation.setEmulatedMedia', { media });
+    await print('print');
+    const shown = await browser.driver.executeScript<string[]>(
+      `return ['main', 'nav', '.paper', '[role="dialog"] .paper ~ div button']
+         .filter((at) => { const e = document.querySelector(at); return e && e.getClientRects().length > 0; })`,
+    );
+    expect(shown).toEqual(['.paper']);
+    await print('');
     await page.button('Save as CSV');
     const text = readFileSync(await page.downloaded(), 'utf8');
     expect(text.split('\r\n')[0]).toBe('part,name,count,each,total,currency');

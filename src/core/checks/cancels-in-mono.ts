@@ -4,13 +4,11 @@ import type { Facts } from '../pipeline/facts';
 import { gainToDb } from '../units';
 import type { Finding } from './finding';
 import { inputOf } from './input-of';
+import { PAIR_SUM } from './measured-names';
 import { MONO_SUM } from './origins';
 
 /** How far the sum of both sides may stay under the louder side. A limit of our own. */
 const LOST_IN_SUM_DB = 10;
-
-/** The measured value where the two outputs of one source meet on a channel. */
-export const PAIR_SUM = 'both outputs of the pair against the louder';
 
 const gainOf = (channel: InputChannel, source: string): Phasor =>
   channel.signals

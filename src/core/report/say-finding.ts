@@ -1,5 +1,5 @@
 import type { Finding, FindingCode } from '../checks';
-import { PAIR_SUM } from '../checks/cancels-in-mono';
+import { PAIR_SUM } from '../checks/measured-names';
 import { connectorName, contactName, contactsOf, mate, type Misfit } from '../plugs';
 import { portOf, type Joint, type Rig } from '../rig';
 import { formatQuantity } from '../units';

@@ -24,7 +24,7 @@ export function PartChoice({ title, parts, chosen, choose, empty }: PartChoicePr
       <button
         type="button"
         className={`button max-w-full ${part ? 'border-[var(--sea)] font-semibold' : 'border-dashed'}`}
-        aria-label={`${title} ${part?.name ?? 'nothing chosen'}`}
+        aria-label={`${title} ${part?.name ?? empty}`}
         onClick={() => setOpen(true)}
       >
         <span className="truncate">{part?.name ?? empty}</span>
