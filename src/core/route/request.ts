@@ -21,7 +21,7 @@ export interface RequestDestination {
 
 /** What else the user wants. Absent: no matter. */
 export interface Wishes {
-  /** `mono`, `stereo` (both sides carry the source), `apart` (a side or track a source), `mixed` (every source on every side). */
+  /** `mono`, `stereo` (both sides carry the source), `apart` (a side or track a source), `mixed` (every source on every side, as where absent). */
   readonly channels?: 'mono' | 'stereo' | 'apart' | 'mixed';
   /** The host charges while it records. */
   readonly charge?: boolean;

@@ -24,10 +24,9 @@ const TOGGLES = [
 ] as const satisfies readonly (readonly [keyof Wishes, string])[];
 
 const CHANNELS = [
-  ['', 'sides as they come'],
+  ['', 'every source on every side'],
   ['mono', 'mono is enough'],
   ['stereo', 'on both sides'],
-  ['mixed', 'all sources mixed'],
   ['apart', 'a side or track each'],
 ] as const;
 
@@ -107,7 +106,7 @@ export function WishFields({ question, change, parts, currency }: WishFieldsProp
           Sides
           <select
             className="field"
-            value={wishes.channels ?? ''}
+            value={wishes.channels === 'mixed' ? '' : (wishes.channels ?? '')}
             onChange={(event) => set('channels', event.target.value)}
           >
             {CHANNELS.map(([id, says]) => (
