@@ -31,13 +31,24 @@ interface DevToolsDriver extends WebDriver {
   sendDevToolsCommand(command: string, parameters: object): Promise<void>;
 }
 
+export interface BrowserOptions {
+  /** Runs in every page before its own scripts. */
+  readonly first?: string;
+  /** Where the empty profile is made: everything that pages store lies there. */
+  readonly profile?: string;
+}
+
 /** A fresh Chromium with an empty profile; `dark` asks for the dark colours. */
-export async function openBrowser(size: Size, dark = false): Promise<Browser> {
+export async function openBrowser(
+  size: Size,
+  dark = false,
+  { first, profile = mkdtempSync(join(tmpdir(), 'symplex-profile-')) }: BrowserOptions = {},
+): Promise<Browser> {
   process.env['SE_OFFLINE'] = 'true';
   process.env['SE_AVOID_STATS'] = 'true';
   const downloads = mkdtempSync(join(tmpdir(), 'symplex-downloads-'));
   const options = new Options();
-  options.addArguments(...FLAGS, `--user-data-dir=${mkdtempSync(join(tmpdir(), 'symplex-profile-'))}`);
+  options.addArguments(...FLAGS, `--user-data-dir=${profile}`);
   options.setChromeBinaryPath('/usr/bin/chromium');
   options.setUserPreferences({ 'download.default_directory': downloads });
   if (size === 'phone') {
@@ -57,6 +68,9 @@ export async function openBrowser(size: Size, dark = false): Promise<Browser> {
   if (dark) {
     const features = [{ name: 'prefers-color-scheme', value: 'dark' }];
     await driver.sendDevToolsCommand('Emulation.setEmulatedMedia', { features });
+  }
+  if (first !== undefined) {
+    await driver.sendDevToolsCommand('Page.addScriptToEvaluateOnNewDocument', { source: first });
   }
   return { driver, downloads };
 }

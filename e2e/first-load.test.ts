@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { request } from 'node:http';
 import { gzipSync } from 'node:zlib';
 import { expect, inject, it } from 'vitest';
 import { openBrowser } from './browser';
@@ -21,6 +22,20 @@ it('the first load of the Bench stays under 250 kB of compressed script', async 
   console.log(`first load of the Bench: ${(bytes / 1000).toFixed(1)} kB of compressed script`);
   expect(bytes).toBeGreaterThan(50_000);
   expect(bytes).toBeLessThan(250_000);
+});
+
+it.each(['TRACE', 'DELETE', 'PUT'])('%s is refused with one line and is no error of ours', async (method) => {
+  const { hostname, port } = new URL(inject('address'));
+  const [status, text] = await new Promise<[number, string]>((resolve, reject) => {
+    const asked = request({ hostname, port, path: '/', method }, (response) => {
+      let body = '';
+      response.on('data', (chunk: Buffer) => (body += chunk.toString()));
+      response.on('end', () => resolve([response.statusCode ?? 0, body]));
+    });
+    asked.on('error', reject).end();
+  });
+  expect(status).toBe(405);
+  expect(text).toBe(`method "${method}" is not allowed here; allowed are GET, HEAD, POST, OPTIONS\n`);
 });
 
 it('a knob of the largest rig, turned from end to end, moves the verdict; long tasks of the page are reported', async () => {

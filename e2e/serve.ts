@@ -19,8 +19,13 @@ const freePort = (): Promise<number> =>
 
 async function serve(demo: boolean): Promise<{ address: string; stop: () => void }> {
   const port = await freePort();
-  const server = spawn('node_modules/.bin/next', ['start', '-H', '127.0.0.1', '-p', String(port)], {
-    env: { ...process.env, SYMPLEX_DEMO: demo ? '1' : '0', NEXT_TELEMETRY_DISABLED: '1' },
+  const server = spawn(process.execPath, ['scripts/serve.mjs', '127.0.0.1', String(port)], {
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      SYMPLEX_DEMO: demo ? '1' : '0',
+      NEXT_TELEMETRY_DISABLED: '1',
+    },
     stdio: 'ignore',
   });
   const address = `http://localhost:${port}/`;

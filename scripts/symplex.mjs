@@ -120,9 +120,9 @@ async function serve(args, demo) {
   if (!(await isFree(port))) throw new Stop(`port ${port} is taken: choose another with --port`);
   install();
   build();
-  const server = spawn(bin('next'), ['start', '-H', '127.0.0.1', '-p', String(port)], {
+  const server = spawn(process.execPath, [join(ROOT, 'scripts/serve.mjs'), '127.0.0.1', String(port)], {
     cwd: ROOT,
-    env: { ...ENVIRONMENT, SYMPLEX_DEMO: demo ? '1' : '0' },
+    env: { ...ENVIRONMENT, NODE_ENV: 'production', SYMPLEX_DEMO: demo ? '1' : '0' },
     stdio: ['ignore', 'ignore', 'inherit'],
   });
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));

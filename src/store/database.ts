@@ -1,19 +1,25 @@
-import Dexie, { type EntityTable } from 'dexie';
+import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { Part } from '../core/parts';
 import type { PolicyNote, Rig } from '../core/rig';
+import { migrateHistories } from './migrate-histories';
+import type { Condition } from './conditions';
 
-/** A rig as stored, with its history; undo and redo outlive the page. */
+/** A rig as stored. `cursor` counts the edits that are applied; those from `oldest` to `newest` can be walked. */
 export interface RigRecord {
   readonly id: string;
   readonly doc: Rig;
-  readonly past: readonly Rig[];
-  readonly future: readonly Rig[];
   readonly updatedAt: number;
+  readonly cursor: number;
+  readonly oldest: number;
+  readonly newest: number;
 }
 
-/** How a thing is; what is broken is not counted on. */
-export const CONDITIONS = ['good', 'worn', 'broken'] as const;
-export type Condition = (typeof CONDITIONS)[number];
+/** One step of a rig's history: what turns the state before edit `n` into the one after it, and back. */
+export interface EditRecord {
+  readonly rig: string;
+  readonly n: number;
+  readonly delta: unknown;
+}
 
 /** What the user owns of a catalogue or own part. */
 export interface DrawerItem {
@@ -37,20 +43,34 @@ export interface MetaRecord {
   readonly value: string;
 }
 
-class SymplexDatabase extends Dexie {
+/** The version that this Symplex writes. What a newer one has stored is left alone. */
+export const STORE_VERSION = 4;
+export const STORE_NAME = 'symplex';
+
+export class SymplexDatabase extends Dexie {
   readonly rigs!: EntityTable<RigRecord, 'id'>;
+  readonly edits!: Table<EditRecord, [rig: string, n: number]>;
   readonly drawer!: EntityTable<DrawerItem, 'part'>;
   readonly meta!: EntityTable<MetaRecord, 'key'>;
   readonly policies!: EntityTable<StoredPolicy, 'id'>;
   /** Parts of the user's own, for every rig. */
   readonly ownParts!: EntityTable<Part, 'id'>;
 
-  constructor() {
-    super('symplex');
+  constructor(options: ConstructorParameters<typeof Dexie>[1] = {}) {
+    super(STORE_NAME, options);
     this.version(1).stores({ rigs: '&id, updatedAt', drawer: '&part', meta: '&key' });
     this.version(2).stores({ policies: '++id, app' });
     this.version(3).stores({ ownParts: '&id' });
+    this.version(STORE_VERSION)
+      .stores({ rigs: '&id, updatedAt, [doc.name+id]', edits: '&[rig+n]' })
+      .upgrade(migrateHistories);
   }
 }
 
-export const database = new SymplexDatabase();
+/** The store that is in use: the browser's, or one in memory where the browser gives none (`openStore`). */
+export let database = new SymplexDatabase();
+
+/** Goes on with another store. */
+export const switchDatabase = (next: SymplexDatabase): void => {
+  database = next;
+};

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { database } from './database';
-import { addOne, putItem, putItems, setCount } from './drawer';
+import { addOne, changeCount, describeItem, putItems } from './drawer';
 import { keepValue, keptValue } from './kept';
 
 const item = (part: string) => database.drawer.get(part);
@@ -12,9 +12,10 @@ beforeEach(async () => {
 describe('the drawer in the store', () => {
   it('counts, and keeps what was written of a thing while it does', async () => {
     await addOne('lead-rca');
-    await putItem({ part: 'lead-rca', count: 1, condition: 'worn', label: 'red and white' });
+    await describeItem('lead-rca', { condition: 'worn', label: 'red and white', note: 'old' });
     await addOne('lead-rca');
-    await setCount('lead-rca', 5);
+    await describeItem('lead-rca', { note: undefined });
+    await changeCount('lead-rca', 3);
     expect(await item('lead-rca')).toEqual({
       part: 'lead-rca',
       count: 5,
@@ -25,13 +26,20 @@ describe('the drawer in the store', () => {
 
   it('none left takes it out', async () => {
     await addOne('lead-rca');
-    await setCount('lead-rca', 0);
+    await changeCount('lead-rca', -1);
     expect(await item('lead-rca')).toBeUndefined();
   });
 
-  it('two counts at once are both kept', async () => {
-    await Promise.all([addOne('lead-rca'), addOne('lead-rca'), addOne('lead-rca')]);
-    expect((await item('lead-rca'))?.count).toBe(3);
+  it('twenty counts at once are all kept, and writing of a thing meanwhile changes none of them', async () => {
+    await addOne('lead-rca');
+    const more = Array.from({ length: 19 }, () => addOne('lead-rca'));
+    await Promise.all([...more, describeItem('lead-rca', { label: 'tarred' }), changeCount('lead-rca', -2)]);
+    expect(await item('lead-rca')).toEqual({ part: 'lead-rca', count: 18, label: 'tarred' });
+  });
+
+  it('a thing that is gone is not brought back by what is written of it', async () => {
+    await describeItem('lead-rca', { label: 'late' });
+    expect(await item('lead-rca')).toBeUndefined();
   });
 
   it('a list exchanges what it names and leaves the rest', async () => {

@@ -1,5 +1,6 @@
 import type { PolicyNote, Rig } from '../core/rig';
 import { database } from './database';
+import { isPolicy } from './stored';
 
 /** Keeps what the user found out about an app, for this and every other rig. */
 export async function keepPolicy(policy: PolicyNote): Promise<void> {
@@ -10,7 +11,7 @@ export async function keepPolicy(policy: PolicyNote): Promise<void> {
 /** What is known of apps, the oldest first. */
 export async function knownPolicies(): Promise<PolicyNote[]> {
   const stored = await database.policies.orderBy('id').toArray();
-  return stored.map(({ id: _id, ...policy }) => policy);
+  return stored.filter(isPolicy).map(({ id: _id, ...policy }) => policy);
 }
 
 const key = (policy: PolicyNote): string => JSON.stringify(Object.entries(policy).sort());

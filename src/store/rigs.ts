@@ -1,72 +1,149 @@
-import { applyEdit, freshId, withOwnParts, withUsedParts, type Rig, type RigEdit } from '../core/rig';
+import type { DiffPatcher } from 'jsondiffpatch';
+import {
+  applyEdit,
+  copyName,
+  freshId,
+  withOwnParts,
+  withUsedParts,
+  type Rig,
+  type RigEdit,
+} from '../core/rig';
 import type { Part } from '../core/parts';
-import { database, type RigRecord } from './database';
+import { database, type EditRecord, type RigRecord } from './database';
+import { loadDiffer, stepBack, stepBetween, stepForward } from './history';
+import { isPart } from './stored';
 
 /** How many states can be undone. */
 const DEEPEST_HISTORY = 200;
 
-const record = (doc: Rig): RigRecord => ({ id: doc.id, doc, past: [], future: [], updatedAt: Date.now() });
+/** The rig that was to be changed is not there any more: another tab has deleted it. */
+export class RigGone extends Error {
+  override readonly name = 'RigGone';
+  constructor(readonly rig: string) {
+    super(`rig "${rig}" is deleted`);
+  }
+}
 
-/** Changes a stored rig in one transaction, so that two tabs never overwrite one another's edit. */
+const record = (doc: Rig): RigRecord => ({
+  id: doc.id,
+  doc,
+  updatedAt: Date.now(),
+  cursor: 0,
+  oldest: 0,
+  newest: 0,
+});
+
+type Stored = Omit<RigRecord, 'updatedAt'>;
+
+/** Changes a stored rig in one transaction, so that two tabs never overwrite one another's edit. Rejects with `RigGone`. */
 async function change(
   id: string,
-  next: (current: RigRecord, own: readonly Part[]) => RigRecord | undefined,
+  next: (current: RigRecord, differ: DiffPatcher) => Promise<Stored | undefined> | Stored | undefined,
 ): Promise<void> {
-  await database.transaction('rw', database.rigs, database.ownParts, async () => {
+  const differ = await loadDiffer();
+  await database.transaction('rw', database.rigs, database.edits, database.ownParts, async () => {
     const current = await database.rigs.get(id);
-    const changed = current && next(current, await database.ownParts.toArray());
+    if (!current) throw new RigGone(id);
+    const changed = await next(current, differ);
     if (changed) await database.rigs.put({ ...changed, updatedAt: Date.now() });
   });
 }
 
+const allEdits = (rig: string) => database.edits.where('[rig+n]').between([rig, -Infinity], [rig, Infinity]);
+
+/** The rig as it would be after an edit, with those of the user's own parts that it then uses. */
+export const edited = (rig: Rig, edit: RigEdit, own: readonly Part[]): Rig => {
+  const before = withOwnParts(rig, own);
+  const after = applyEdit(before, edit);
+  return after === before ? rig : withUsedParts(after);
+};
+
 /** Applies an edit to the rig as it now stands; an edit that changes nothing leaves no trace in the history. */
 export const editRig = (id: string, edit: RigEdit): Promise<void> =>
-  change(id, (current, own) => {
-    const before = withOwnParts(current.doc, own);
-    const edited = applyEdit(before, edit);
-    if (edited === before) return undefined;
-    const doc = withUsedParts(edited);
-    return { ...current, doc, past: [...current.past, current.doc].slice(-DEEPEST_HISTORY), future: [] };
+  change(id, async (current, differ) => {
+    const doc = edited(current.doc, edit, (await database.ownParts.toArray()).filter(isPart));
+    const delta = doc === current.doc ? undefined : stepBetween(differ, current.doc, doc);
+    if (delta === undefined) return undefined;
+    const n = current.cursor + 1;
+    const oldest = Math.max(current.oldest, n - DEEPEST_HISTORY);
+    const { edits } = database;
+    await edits.where('[rig+n]').between([id, n], [id, Infinity]).delete();
+    await edits.where('[rig+n]').between([id, -Infinity], [id, oldest], true, true).delete();
+    await edits.put({ rig: id, n, delta });
+    return { ...current, doc, cursor: n, oldest, newest: n };
   });
 
 export const undoRig = (id: string): Promise<void> =>
-  change(id, (current) => {
-    const doc = current.past.at(-1);
-    return (
-      doc && { ...current, doc, past: current.past.slice(0, -1), future: [current.doc, ...current.future] }
-    );
+  change(id, async (current, differ) => {
+    if (current.cursor <= current.oldest) return undefined;
+    const step = await database.edits.get([id, current.cursor]);
+    const doc = step && stepBack(differ, current.doc, step.delta);
+    return doc && { ...current, doc, cursor: current.cursor - 1 };
   });
 
 export const redoRig = (id: string): Promise<void> =>
-  change(id, (current) => {
-    const [doc, ...future] = current.future;
-    return doc && { ...current, doc, past: [...current.past, current.doc], future };
+  change(id, async (current, differ) => {
+    if (current.cursor >= current.newest) return undefined;
+    const step = await database.edits.get([id, current.cursor + 1]);
+    const doc = step && stepForward(differ, current.doc, step.delta);
+    return doc && { ...current, doc, cursor: current.cursor + 1 };
   });
+
+export const canUndo = ({ cursor, oldest }: RigRecord): boolean => cursor > oldest;
+export const canRedo = ({ cursor, newest }: RigRecord): boolean => cursor < newest;
+
+/** Its own id, or one like it where that is taken. */
+async function freeId(id: string): Promise<string> {
+  const taken = new Set(await database.rigs.toCollection().primaryKeys());
+  return freshId(id, taken);
+}
+
+const underId = (doc: Rig, id: string): Rig => (id === doc.id ? doc : { ...doc, id });
 
 /** Stores a rig under its own id, or under a fresh one if that is taken; gives back the id. */
 export async function addRig(doc: Rig): Promise<string> {
   return database.transaction('rw', database.rigs, async () => {
-    const taken = new Set(await database.rigs.toCollection().primaryKeys());
-    const id = freshId(doc.id, taken);
-    await database.rigs.add(record(id === doc.id ? doc : { ...doc, id }));
+    const id = await freeId(doc.id);
+    await database.rigs.add(record(underId(doc, id)));
+    deletedHere.delete(id);
     return id;
   });
 }
 
 /** A copy beside the original; gives back its id. */
 export async function duplicateRig(doc: Rig): Promise<string> {
-  return addRig({ ...doc, name: `${doc.name}, copy` });
+  return addRig({ ...doc, name: copyName(doc.name) });
 }
 
-/** Removes a rig and gives back what `restoreRig` needs to bring it back, history and all. */
-export async function deleteRig(id: string): Promise<RigRecord | undefined> {
-  return database.transaction('rw', database.rigs, async () => {
-    const gone = await database.rigs.get(id);
-    await database.rigs.delete(id);
-    return gone;
+/** A deleted rig with its history: what `restoreRig` needs to bring it back whole. */
+export interface DeletedRig {
+  readonly record: RigRecord;
+  readonly edits: readonly EditRecord[];
+}
+
+const deletedHere = new Set<string>();
+
+/** Whether it was this page that deleted a rig, and not another one. */
+export const wasDeletedHere = (id: string): boolean => deletedHere.has(id);
+
+/** Removes a rig with its history and gives back what brings it back. */
+export async function deleteRig(id: string): Promise<DeletedRig | undefined> {
+  return database.transaction('rw', database.rigs, database.edits, async () => {
+    const found = await database.rigs.get(id);
+    const edits = await allEdits(id).toArray();
+    await Promise.all([database.rigs.delete(id), allEdits(id).delete()]);
+    deletedHere.add(id);
+    return found && { record: found, edits };
   });
 }
 
-export const restoreRig = async (gone: RigRecord): Promise<void> => {
-  await database.rigs.put(gone);
-};
+/** Brings a deleted rig back, under a fresh id where its own has been taken meanwhile; gives back the id. */
+export async function restoreRig({ record: gone, edits }: DeletedRig): Promise<string> {
+  return database.transaction('rw', database.rigs, database.edits, async () => {
+    const id = await freeId(gone.id);
+    await database.rigs.add({ ...gone, id, doc: underId(gone.doc, id) });
+    await database.edits.bulkPut(edits.map((edit) => ({ ...edit, rig: id })));
+    deletedHere.delete(id);
+    return id;
+  });
+}

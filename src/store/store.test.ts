@@ -4,9 +4,20 @@ import { checkRig } from '../core/rig/read';
 import { findPart } from '../core/parts';
 import { ownCopy } from '../core/parts/own-part';
 import { database } from './database';
-import { dropOwnPart, keepOwnPart } from './own-parts';
+import { dropOwnPart, keepOwnPart, restoreOwnPart } from './own-parts';
+import { addOne } from './drawer';
 import { openDemo, openDemoOnce } from './demo';
-import { addRig, deleteRig, duplicateRig, editRig, redoRig, restoreRig, undoRig } from './rigs';
+import {
+  addRig,
+  canRedo,
+  deleteRig,
+  duplicateRig,
+  editRig,
+  redoRig,
+  restoreRig,
+  RigGone,
+  undoRig,
+} from './rigs';
 import { STARTER } from './starter';
 import { sayStoreTrouble } from './trouble';
 
@@ -14,7 +25,12 @@ const stored = async (id: string) => (await database.rigs.get(id))!;
 const set = (option: string) => ({ kind: 'set', part: 'receiver', setting: 'output', option }) as const;
 
 beforeEach(async () => {
-  await Promise.all([database.rigs.clear(), database.drawer.clear(), database.meta.clear()]);
+  await Promise.all([
+    database.rigs.clear(),
+    database.edits.clear(),
+    database.drawer.clear(),
+    database.meta.clear(),
+  ]);
 });
 
 describe('rigs in the store', () => {
@@ -38,9 +54,9 @@ describe('rigs in the store', () => {
     await undoRig(id);
     await editRig(id, { kind: 'voice', voice: 'loud' });
     await redoRig(id);
-    expect((await stored(id)).future).toEqual([]);
+    expect(canRedo(await stored(id))).toBe(false);
     await editRig(id, { kind: 'swap', part: 'receiver', to: 'no-such-part', ports: [] });
-    expect((await stored(id)).past).toHaveLength(1);
+    expect((await stored(id)).cursor).toBe(1);
   });
 
   it('edits from two tabs at once are both kept', async () => {
@@ -59,7 +75,38 @@ describe('rigs in the store', () => {
     const gone = await deleteRig('new-rig-2');
     expect(await database.rigs.get('new-rig-2')).toBeUndefined();
     await restoreRig(gone!);
-    expect((await stored('new-rig-2')).past).toHaveLength(1);
+    expect((await stored('new-rig-2')).cursor).toBe(1);
+    await undoRig('new-rig-2');
+    expect((await stored('new-rig-2')).doc).toEqual({ ...STARTER, id: 'new-rig-2' });
+  });
+
+  it('a deleted rig whose id has been taken meanwhile comes back under another, and overwrites nothing', async () => {
+    await addRig(STARTER);
+    await editRig('new-rig', set('high'));
+    const gone = await deleteRig('new-rig');
+    await addRig({ ...STARTER, name: 'Another' });
+    expect(await restoreRig(gone!)).toBe('new-rig-2');
+    expect((await stored('new-rig')).doc.name).toBe('Another');
+    await undoRig('new-rig-2');
+    expect((await stored('new-rig-2')).doc).toEqual({ ...STARTER, id: 'new-rig-2' });
+  });
+
+  it('an edit of a rig that another tab has deleted is refused by name', async () => {
+    await addRig(STARTER);
+    await deleteRig('new-rig');
+    await expect(editRig('new-rig', set('high'))).rejects.toThrow(RigGone);
+  });
+
+  it('two hundred steps can be walked back and no more, each edit writing one step', async () => {
+    const id = await addRig(STARTER);
+    for (let n = 0; n < 205; n += 1) await editRig(id, { kind: 'note', text: `note ${n}` });
+    expect(await database.edits.count()).toBe(200);
+    for (let n = 0; n < 210; n += 1) await undoRig(id);
+    expect((await stored(id)).doc.note).toBe('note 4');
+    for (let n = 0; n < 210; n += 1) await redoRig(id);
+    expect((await stored(id)).doc.note).toBe('note 204');
+    await deleteRig(id);
+    expect(await database.edits.count()).toBe(0);
   });
 });
 
@@ -83,16 +130,25 @@ describe('own parts in the store', () => {
     const id = await addRig(STARTER);
     await keepOwnPart(pack);
     await editRig(id, { kind: 'swap', part: 'receiver', to: pack.id, ports: ['out'] });
-    expect(await dropOwnPart(pack.id)).toEqual(pack);
+    expect((await dropOwnPart(pack.id))?.part).toEqual(pack);
     await editRig(id, { kind: 'voice', voice: 'loud' });
     expect((await stored(id)).doc.ownParts).toEqual([pack]);
+  });
+
+  it('one that is forgotten comes back with what the drawer held of it', async () => {
+    await keepOwnPart(pack);
+    await addOne(pack.id);
+    const gone = await dropOwnPart(pack.id);
+    await restoreOwnPart(gone!);
+    expect(await database.ownParts.get(pack.id)).toEqual(pack);
+    expect((await database.drawer.get(pack.id))?.count).toBe(1);
   });
 
   it('an edit that the rig does not suit leaves no trace, own parts or not', async () => {
     const id = await addRig(STARTER);
     await keepOwnPart(pack);
     await editRig(id, { kind: 'swap', part: 'receiver', to: 'no-such-part', ports: [] });
-    expect((await stored(id)).past).toEqual([]);
+    expect((await stored(id)).cursor).toBe(0);
   });
 });
 

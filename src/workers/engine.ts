@@ -1,14 +1,18 @@
-import { wrap, type Remote } from 'comlink';
 import type { EngineProtocol } from './protocol';
+import { Thread, type Answering } from './thread';
 
-const start = (): Remote<EngineProtocol> =>
-  wrap<EngineProtocol>(new Worker(new URL('./engine.worker.ts', import.meta.url), { type: 'module' }));
+const start = (): Worker => new Worker(new URL('./engine.worker.ts', import.meta.url), { type: 'module' });
 
-let engine: Remote<EngineProtocol> | undefined;
-let prover: Remote<EngineProtocol> | undefined;
+/** An analysis takes milliseconds; a thread that takes so long is stuck, ms. */
+const ENGINE_PATIENCE = 20_000;
+/** Fixes of a large rig take seconds, ms. */
+const PROVER_PATIENCE = 60_000;
 
-/** The engine's thread, started when first asked for. */
-export const getEngine = (): Remote<EngineProtocol> => (engine ??= start());
+const engine = new Thread<EngineProtocol>(start, ENGINE_PATIENCE);
+const prover = new Thread<EngineProtocol>(start, PROVER_PATIENCE);
+
+/** The engine's thread. */
+export const getEngine = (): Answering<EngineProtocol> => engine.calls;
 
 /** A second thread for what takes many analyses, so that a knob never waits for it. */
-export const getProver = (): Remote<EngineProtocol> => (prover ??= start());
+export const getProver = (): Answering<EngineProtocol> => prover.calls;

@@ -1,18 +1,15 @@
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy } from 'comlink';
 import type { Plan, Progress, RouteRequest } from '../core/route';
 import type { PlannerProtocol } from './planner-protocol';
+import { Thread } from './thread';
 
-interface Thread {
-  readonly worker: Worker;
-  readonly planner: Remote<PlannerProtocol>;
-}
+/** A search that takes longer than this is stuck, ms. */
+const PATIENCE = 180_000;
 
-let thread: Thread | undefined;
-
-function start(): Thread {
-  const worker = new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' });
-  return { worker, planner: wrap<PlannerProtocol>(worker) };
-}
+const planner = new Thread<PlannerProtocol>(
+  () => new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' }),
+  PATIENCE,
+);
 
 /** A search under way: its answer, and how to end it at once. */
 export interface Search {
@@ -21,13 +18,8 @@ export interface Search {
   readonly cancel: () => void;
 }
 
-/** Searches in a thread of its own, which is kept warm until a search is broken off. */
-export function startSearch(request: RouteRequest, tell: (progress: Progress) => void): Search {
-  thread ??= start();
-  const own = thread;
-  const cancel = () => {
-    own.worker.terminate();
-    if (thread === own) thread = undefined;
-  };
-  return { answer: own.planner.plan(request, proxy(tell)) as Promise<Plan>, cancel };
-}
+/** Searches in a thread of its own, which is kept warm until a search is broken off. The answer rejects with `ThreadDied`. */
+export const startSearch = (request: RouteRequest, tell: (progress: Progress) => void): Search => ({
+  answer: planner.calls.plan(request, proxy(tell)),
+  cancel: () => planner.stop(),
+});

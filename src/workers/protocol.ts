@@ -1,12 +1,17 @@
 import type { Finding } from '../core/checks';
 import type { Drawer, Fix, Option } from '../core/fixes';
+import type { Part } from '../core/parts';
 import type { Analysis } from '../core/pipeline';
-import type { Rig, RigEdit } from '../core/rig';
+import type { ReadProblem, Rig, RigEdit } from '../core/rig';
 import type { ReadResult } from '../core/rig/read';
 
 /** What the page asks of the engine's thread; documents and answers are plain data. */
 export interface EngineProtocol {
   analyse(rig: Rig): Analysis;
+  /** Why a stored document is no rig; null for one that is. */
+  problemOf(document: unknown): ReadProblem | null;
+  /** Which of the user's own parts are sound, by their place in the list. */
+  soundParts(parts: readonly Part[]): boolean[];
   /** Proved fixes of a finding, best first. */
   fixes(rig: Rig, finding: Finding, drawer: Drawer): Fix[];
   /** What may stand in the place of a part, and where else its leads may go. */

@@ -1,4 +1,5 @@
 import type { CircuitElement, Electret, Part, Quantity, SignalSource } from '../parts';
+import { own } from '../schema';
 import { laidParts, settingOf, type LaidPart, type Rig } from '../rig';
 import type { JointMating, Reading } from './matings';
 
@@ -70,7 +71,7 @@ export function settle(quantity: Quantity, laid: LaidPart): number {
   if (typeof quantity === 'number') return quantity;
   if ('perMetre' in quantity) return quantity.perMetre * lengthOf(laid.placed.length, laid.part);
   if ('knob' in quantity) return Number(settingOf(laid, quantity.knob));
-  const value = quantity.values[String(settingOf(laid, quantity.setting))];
+  const value = own(quantity.values, String(settingOf(laid, quantity.setting)));
   return value === undefined ? NaN : (value ?? -Infinity);
 }
 

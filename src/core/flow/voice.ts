@@ -1,4 +1,5 @@
 import { dbSpl, decibels, distanceDb, metres, type DbSpl, type Decibels, type Metres } from '../units';
+import { own } from '../schema';
 import type { Rig, VoiceEffort } from '../rig';
 
 /** Speech at 1 m in front of the mouth, RMS (ANSI S3.5-1997, vocal efforts; figures from memory). */
@@ -21,7 +22,7 @@ const HELD = metres(1.2);
 
 /** The distance from the mouth to a placed part: as the rig says, else typical for what it is. */
 export function mouthDistance(rig: Rig, placed: string, isHost: boolean): Metres {
-  const set = rig.surroundings.distances?.[placed];
+  const set = own(rig.surroundings.distances, placed);
   return set === undefined ? (isHost ? HELD : WORN) : metres(set);
 }
 

@@ -1,3 +1,4 @@
+import { own } from '../schema';
 import type { FigureUnit } from '../units';
 import type { CircuitElement, Part, Quantity } from './types';
 
@@ -29,7 +30,7 @@ function settled(part: Part, { at, name, unit, quantity }: Place): Figure[] {
   const setting = part.settings?.find((s) => s.id === quantity.setting);
   if (setting?.kind !== 'switch') return [];
   return setting.options.flatMap((option) => {
-    const value = quantity.values[option.id];
+    const value = own(quantity.values, option.id);
     return typeof value === 'number' && Number.isFinite(value)
       ? [
           {

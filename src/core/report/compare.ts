@@ -1,5 +1,6 @@
 import { findApp } from '../parts';
 import { partIn, type PlacedPart, type Rig } from '../rig';
+import { own } from '../schema';
 import { nameOf } from './words';
 
 /** One thing that is not the same in two rigs; null where one of them has nothing of the kind. */
@@ -20,7 +21,7 @@ const said = (value: unknown): string | null => (value === undefined ? null : St
 function settingDifferences(rig: Rig, one: PlacedPart, other: PlacedPart): Difference[] {
   const part = partIn(rig, one.part);
   return (part?.settings ?? []).flatMap(({ id, initial }) => {
-    const [a, b] = [one.settings?.[id] ?? initial, other.settings?.[id] ?? initial];
+    const [a, b] = [own(one.settings, id) ?? initial, own(other.settings, id) ?? initial];
     return a === b
       ? []
       : [{ what: `${nameOf(rig, one.id)}, ${settingName(rig, one, id)}`, one: said(a), other: said(b) }];

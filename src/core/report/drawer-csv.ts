@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { quoteValue } from '../rig';
+import { quoteValue } from '../schema';
 
 /** A drawer item as a row; empty cells are absent. */
 export interface DrawerRow {

@@ -1,5 +1,6 @@
 import { isSymmetrical, type AppId, type Part } from '../parts';
-import { canStand, endsOf, jointsOf, partIn, portOf, samePort } from './lookup';
+import { excessOf, freshId, LIMITS } from './limits';
+import { canChoose, canStand, endsOf, jointsOf, partIn, portOf, samePort } from './lookup';
 import { matchPorts } from './match-ports';
 import { makeOwn } from './own-parts';
 import type { Joint, PlacedPart, PolicyNote, PortRef, Rig, SettingValue, VoiceEffort } from './types';
@@ -119,13 +120,6 @@ function move(rig: Rig, edit: EditOf<'move'>): Rig {
   };
 }
 
-/** The first of "stem", "stem-2", "stem-3" … that is not taken. */
-export function freshId(stem: string, taken: ReadonlySet<string>): string {
-  let id = stem;
-  for (let n = 2; taken.has(id); n += 1) id = `${stem}-${n}`;
-  return id;
-}
-
 function insert(rig: Rig, edit: EditOf<'insert'>): Rig {
   const joint = rig.joints.find((j) => j.id === edit.joint);
   const ports = partIn(rig, edit.part)?.ports.map((port) => port.id) ?? [];
@@ -211,20 +205,56 @@ function separate(rig: Rig, apart: boolean): Rig {
 
 function label(rig: Rig, edit: EditOf<'label'>): Rig {
   return changePart(rig, edit.part, ({ label: _old, ...placed }) =>
-    edit.label.trim() ? { ...placed, label: edit.label.trim() } : placed,
+    edit.label.trim() ? { ...placed, label: edit.label.trim().slice(0, LIMITS.name) } : placed,
   );
 }
 
 function note(rig: Rig, edit: EditOf<'note'>): Rig {
   const write = <T extends { readonly note?: string }>({ note: _old, ...rest }: T) =>
-    edit.text.trim() ? { ...rest, note: edit.text } : rest;
+    edit.text.trim() ? { ...rest, note: edit.text.slice(0, LIMITS.note) } : rest;
   return edit.part === undefined
     ? (write(rig) as Rig)
     : changePart(rig, edit.part, (placed) => write(placed) as PlacedPart);
 }
 
-/** Applies an edit; an edit that does not suit the rig (unknown part, occupied port) gives the same rig back. */
+const within = (value: number, from: number, to: number): boolean => value > from && value <= to;
+
+function set(rig: Rig, edit: EditOf<'set'>): Rig {
+  const placed = rig.parts.find((p) => p.id === edit.part);
+  const part = placed && partIn(rig, placed.part);
+  if (!part || !canStand(part, edit.setting, edit.option)) return rig;
+  return changePart(rig, edit.part, (old) => ({
+    ...old,
+    settings: { ...old.settings, [edit.setting]: edit.option },
+  }));
+}
+
+function choose(rig: Rig, edit: EditOf<'choose'>): Rig {
+  const placed = rig.parts.find((p) => p.id === edit.part);
+  if (!placed || !canChoose(placed, edit.choice, edit.option)) return rig;
+  return changePart(rig, edit.part, (old) => ({
+    ...old,
+    choices: { ...old.choices, [edit.choice]: edit.option },
+  }));
+}
+
+function distance(rig: Rig, edit: EditOf<'distance'>): Rig {
+  if (!rig.parts.some((p) => p.id === edit.part)) return rig;
+  if (edit.metres < LIMITS.shortestDistance || !within(edit.metres, 0, LIMITS.longestDistance)) return rig;
+  const distances = { ...rig.surroundings.distances, [edit.part]: edit.metres };
+  return { ...rig, surroundings: { ...rig.surroundings, distances } };
+}
+
+/** Applies an edit; one that does not suit the rig (unknown part, occupied port, more than a file holds) gives the same rig back. */
 export function applyEdit(rig: Rig, edit: RigEdit): Rig {
+  const edited = applyUnbounded(rig, edit);
+  return edited === rig || excessOf(edited) === undefined ? edited : rig;
+}
+
+/** Why an edit would lead to no rig that a file could hold; undefined where it would not. */
+export const whyNot = (rig: Rig, edit: RigEdit): string | undefined => excessOf(applyUnbounded(rig, edit));
+
+function applyUnbounded(rig: Rig, edit: RigEdit): Rig {
   switch (edit.kind) {
     case 'swap':
       return swap(rig, edit);
@@ -255,21 +285,17 @@ type Wiring = 'swap' | 'turn' | 'move' | 'insert' | 'remove' | 'add' | 'place' |
 function applyChange(rig: Rig, edit: Exclude<RigEdit, { kind: Wiring }>): Rig {
   switch (edit.kind) {
     case 'set':
-      return changePart(rig, edit.part, (placed) => ({
-        ...placed,
-        settings: { ...placed.settings, [edit.setting]: edit.option },
-      }));
+      return set(rig, edit);
     case 'choose':
-      return changePart(rig, edit.part, (placed) => ({
-        ...placed,
-        choices: { ...placed.choices, [edit.choice]: edit.option },
-      }));
+      return choose(rig, edit);
     case 'length':
-      return changePart(rig, edit.part, (placed) => ({ ...placed, length: edit.metres }));
+      return within(edit.metres, 0, LIMITS.longestLead)
+        ? changePart(rig, edit.part, (placed) => ({ ...placed, length: edit.metres }))
+        : rig;
     case 'app':
       return changePart(rig, edit.part, ({ choices: _old, ...placed }) => ({ ...placed, app: edit.app }));
     case 'policy':
-      return { ...rig, policies: [...(rig.policies ?? []), edit.policy] };
+      return { ...rig, policies: [...(rig.policies ?? []), edit.policy].slice(-LIMITS.policies) };
     case 'mean':
       return mean(rig, edit);
     case 'tracks':
@@ -281,17 +307,11 @@ function applyChange(rig: Rig, edit: Exclude<RigEdit, { kind: Wiring }>): Rig {
     case 'voice':
       return { ...rig, surroundings: { ...rig.surroundings, voice: edit.voice } };
     case 'distance':
-      return {
-        ...rig,
-        surroundings: {
-          ...rig.surroundings,
-          distances: { ...rig.surroundings.distances, [edit.part]: edit.metres },
-        },
-      };
+      return distance(rig, edit);
     case 'own':
       return makeOwn(rig, edit.part, edit.as);
     case 'rename':
-      return { ...rig, name: edit.name };
+      return edit.name.trim() ? { ...rig, name: edit.name.trim().slice(0, LIMITS.name) } : rig;
   }
 }
 

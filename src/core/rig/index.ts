@@ -2,6 +2,7 @@ export type { Joint, PlacedPart, PolicyNote, PortRef, Rig, SettingValue, VoiceEf
 export { RIG_FORMAT, RIG_VERSION } from './types';
 export type { LaidPart } from './lookup';
 export {
+  canChoose,
   canStand,
   choiceOf,
   displayName,
@@ -17,10 +18,11 @@ export {
   settingOf,
 } from './lookup';
 export type { RigEdit } from './edits';
-export { applyEdit, freshId, isSource, swapEdits } from './edits';
+export { applyEdit, isSource, swapEdits, whyNot } from './edits';
+export { copyName, freshId, LIMITS } from './limits';
 export { freeSocketsFor } from './sockets';
 export { matchPorts } from './match-ports';
 export type { ReadProblem } from './problems';
-export { quoteValue, sayProblem } from './problems';
+export { sayProblem } from './problems';
 export { LARGEST_RIG_BYTES, writeRig } from './write';
 export { makeOwn, withOwnParts, withUsedParts } from './own-parts';

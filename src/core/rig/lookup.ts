@@ -1,4 +1,5 @@
 import { CATALOGUE, DEFAULT_APP, findApp, findPart, type Part, type PartPort } from '../parts';
+import { own } from '../schema';
 import type { Joint, PlacedPart, PortRef, Rig, SettingValue } from './types';
 
 /** A placed part with its catalogue part. */
@@ -62,13 +63,19 @@ export const displayName = (laid: LaidPart): string => laid.placed.label ?? laid
 
 /** Where a setting stands: as turned, else as delivered. */
 export function settingOf(laid: LaidPart, setting: string): SettingValue | undefined {
-  return laid.placed.settings?.[setting] ?? laid.part.settings?.find((s) => s.id === setting)?.initial;
+  return own(laid.placed.settings, setting) ?? laid.part.settings?.find((s) => s.id === setting)?.initial;
 }
 
 /** What is chosen in the app of a host: as the user chose, else its usual; undefined where the app has no such choice. */
 export function choiceOf(placed: PlacedPart, choice: string): SettingValue | undefined {
   const setting = findApp(placed.app ?? DEFAULT_APP)?.choices.find((c) => c.id === choice);
-  return setting && (placed.choices?.[choice] ?? setting.initial);
+  return setting && (own(placed.choices, choice) ?? setting.initial);
+}
+
+/** Whether the app of a host has this choice and it can be made so. */
+export function canChoose(placed: PlacedPart, id: string, value: SettingValue): boolean {
+  const choice = findApp(placed.app ?? DEFAULT_APP)?.choices.find((c) => c.id === id);
+  return choice?.kind === 'switch' && choice.options.some((option) => option.id === value);
 }
 
 /** Whether a part has this setting and it can stand there. */

@@ -19,15 +19,6 @@ export type ReadProblem =
   | { readonly code: 'id-twice'; readonly at: string; readonly value: string }
   | { readonly code: 'port-twice'; readonly at: string; readonly value: string };
 
-const LONGEST_QUOTE = 60;
-
-/** A value as it may be quoted in a message: short, on one line. */
-export function quoteValue(value: unknown): string {
-  const text = value === undefined ? 'nothing' : (JSON.stringify(value) ?? String(value));
-  const line = text.replace(/\s+/g, ' ');
-  return line.length > LONGEST_QUOTE ? `${line.slice(0, LONGEST_QUOTE)}…` : line;
-}
-
 /** One sentence that names the place and the value. */
 export function sayProblem(problem: ReadProblem): string {
   switch (problem.code) {

@@ -64,7 +64,7 @@ describe('reading a rig file', () => {
     [
       'an unknown voice',
       (d: { surroundings: { voice: string } }) => (d.surroundings.voice = 'sung'),
-      '/surroundings/voice is "sung"; it must be equal to one of the allowed values: ["normal","raised","loud","shout"].',
+      '/surroundings/voice is "sung"; it must be one of ["normal","raised","loud","shout"].',
     ],
     [
       'a part that no catalogue has',

@@ -1,5 +1,5 @@
-import { malformedBy } from '../schema';
-import { quoteValue, type ReadProblem } from './problems';
+import { malformedBy, oneLine, quoteValue } from '../schema';
+import type { ReadProblem } from './problems';
 import { firstReferenceProblem } from './references';
 import { RIG_FORMAT, RIG_VERSION, type Rig } from './types';
 import { LARGEST_RIG_BYTES } from './write';
@@ -58,7 +58,7 @@ export function readRig(text: string): ReadResult {
     return refuse({
       code: 'not-json',
       at: '',
-      detail: error instanceof Error ? error.message : String(error),
+      detail: oneLine(error instanceof Error ? error.message : String(error)),
     });
   }
 }

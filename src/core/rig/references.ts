@@ -1,7 +1,8 @@
-import { DEFAULT_APP, findApp, type App } from '../parts';
+import { DEFAULT_APP, findApp } from '../parts';
 import { partProblems as problemsOfPart } from '../parts/part-problems';
-import { canStand, partIn } from './lookup';
-import { quoteValue, type ReadProblem } from './problems';
+import { canChoose, canStand, partIn } from './lookup';
+import { quoteValue } from '../schema';
+import type { ReadProblem } from './problems';
 import type { PlacedPart, PortRef, Rig } from './types';
 
 /** A JSON pointer token, escaped as RFC 6901 asks. */
@@ -18,19 +19,13 @@ function* settingProblems(rig: Rig, placed: PlacedPart, at: string): Generator<R
 }
 
 function* choiceProblems(placed: PlacedPart, at: string): Generator<ReadProblem> {
-  const app = findApp(placed.app ?? DEFAULT_APP);
   for (const [id, value] of Object.entries(placed.choices ?? {})) {
-    if (!app || !choiceStands(app, id, value)) {
+    if (!canChoose(placed, id, value)) {
       const place = `${at}/choices/${token(id)}`;
       yield { code: 'unknown-setting', at: place, value: quoteValue(value), part: placed.app ?? DEFAULT_APP };
     }
   }
 }
-
-const choiceStands = (app: App, id: string, value: unknown): boolean => {
-  const choice = app.choices.find((c) => c.id === id);
-  return choice?.kind === 'switch' && choice.options.some((option) => option.id === value);
-};
 
 function* policyProblems(rig: Rig): Generator<ReadProblem> {
   for (const [index, { app, host }] of (rig.policies ?? []).entries()) {

@@ -1,6 +1,5 @@
-import { quoteValue } from '../rig';
 import { LARGEST_RIG_BYTES } from '../rig/write';
-import { malformedBy } from '../schema';
+import { malformedBy, oneLine, quoteValue } from '../schema';
 import type { RouteRequest } from './request';
 import { firstRequestProblem, type RequestProblem } from './request-problems';
 import validate from './validate-request.generated.mjs';
@@ -37,6 +36,10 @@ export function readRequest(text: string): RequestResult {
   try {
     return checkRequest(JSON.parse(text));
   } catch (error) {
-    return malformed('', error instanceof Error ? error.message : String(error), 'must be complete JSON');
+    return malformed(
+      '',
+      oneLine(error instanceof Error ? error.message : String(error)),
+      'must be complete JSON',
+    );
   }
 }

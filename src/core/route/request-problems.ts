@@ -1,6 +1,7 @@
 import { findApp, findPart, type Part } from '../parts';
 import { partProblems } from '../parts/part-problems';
-import { canStand, isSource, quoteValue } from '../rig';
+import { canStand, isSource } from '../rig';
+import { quoteValue } from '../schema';
 import { entriesOf } from './sockets';
 import { WISH_NAMES, type RequestDestination, type RouteRequest, type WishName } from './request';
 

@@ -1,3 +1,5 @@
 export type { Malformed } from './malformed';
 export { malformedBy, valueAt } from './malformed';
 export type { SchemaError, SchemaValidator } from './validator';
+export { oneLine, quoteValue } from './quote';
+export { own } from './own';

@@ -37,7 +37,7 @@ describe('what a schema objects to', () => {
     expect(malformedBy({ voice: 'soft' }, errors)).toEqual({
       at: '/voice',
       value: 'soft',
-      expected: 'must be equal to one of the allowed values: ["normal","loud"]',
+      expected: 'must be one of ["normal","loud"]',
     });
   });
   it('says something even where the validator says nothing', () => {

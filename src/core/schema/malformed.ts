@@ -22,12 +22,22 @@ export function valueAt(document: unknown, pointer: string): unknown {
     );
 }
 
+/** What a value must be, in words that name the values that are allowed. */
+function expectedBy(error: SchemaError | undefined): string {
+  switch (error?.keyword) {
+    case 'enum':
+      return `must be one of ${JSON.stringify(error.params['allowedValues'])}`;
+    case 'const':
+      return `must be ${JSON.stringify(error.params['allowedValue'])}`;
+    default:
+      return error?.message ?? 'must follow the schema';
+  }
+}
+
 /** The first thing that a validator objected to. */
 export function malformedBy(document: unknown, errors: readonly SchemaError[] | null | undefined): Malformed {
   const [error] = errors ?? [];
   const missing = error?.keyword === 'required' ? `/${String(error.params['missingProperty'])}` : '';
   const at = (error?.instancePath ?? '') + missing;
-  const allowed = error?.keyword === 'enum' ? `: ${JSON.stringify(error.params['allowedValues'])}` : '';
-  const expected = missing ? 'must be there' : `${error?.message ?? 'does not follow the schema'}${allowed}`;
-  return { at, value: valueAt(document, at), expected };
+  return { at, value: valueAt(document, at), expected: missing ? 'must be there' : expectedBy(error) };
 }

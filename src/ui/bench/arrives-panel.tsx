@@ -1,6 +1,5 @@
 'use client';
 import { memo, useState } from 'react';
-import type { Fix } from '../../core/fixes';
 import type { Analysis } from '../../core/pipeline';
 import { selectInput, wayOf, type Arrival, type Listener } from '../../core/flow';
 import type { Way } from '../../core/parts';
@@ -9,7 +8,7 @@ import { laidParts, type Rig, type RigEdit } from '../../core/rig';
 import { SentenceView } from '../shared/sentence-view';
 import { VERDICT_SIGN } from '../shared/verdict-sign';
 import { FindingCard } from './finding-card';
-import type { Analysed } from './use-analysis';
+import type { Analysed, FixesState } from './use-analysis';
 import { lazily } from '../shared/lazily';
 
 function badge(analysis: Analysis): string {
@@ -74,12 +73,12 @@ const worstFirst = (arrives: readonly Arrival[]): Arrival[] =>
   [...arrives].sort((a, b) => Number(a.state === 'recorded') - Number(b.state === 'recorded'));
 
 interface ArrivesPanelProps extends Analysed {
-  readonly fixes: readonly Fix[][];
+  readonly proved: FixesState;
   readonly edit: (change: RigEdit) => void;
 }
 
 /** What arrives: the verdict in one sentence, why, and what to change. At the foot of a phone it sticks. */
-export const ArrivesPanel = memo(function ArrivesPanel({ rig, analysis, fixes, edit }: ArrivesPanelProps) {
+export const ArrivesPanel = memo(function ArrivesPanel({ rig, analysis, proved, edit }: ArrivesPanelProps) {
   const [open, setOpen] = useState(false);
   const { Icon, badge: style } = VERDICT_SIGN[analysis.verdict];
   return (
@@ -127,7 +126,8 @@ export const ArrivesPanel = memo(function ArrivesPanel({ rig, analysis, fixes, e
             key={`${finding.code} ${index}`}
             rig={rig}
             finding={finding}
-            fixes={fixes[index]}
+            fixes={proved.fixes[index]}
+            trouble={proved.trouble}
             edit={edit}
           />
         ))}

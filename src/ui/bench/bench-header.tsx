@@ -1,11 +1,12 @@
 'use client';
 import { Ellipsis, Redo2, Undo2 } from 'lucide-react';
-import { useEffect, useState } from 'react';
-import type { Rig, RigEdit } from '../../core/rig';
+import { useState } from 'react';
+import { LIMITS, type Rig, type RigEdit } from '../../core/rig';
 import type { RigRecord } from '../../store/database';
-import { redoRig, undoRig } from '../../store/rigs';
+import { canRedo, canUndo } from '../../store/rigs';
 import { LazyMenu } from '../shared/lazy-menu';
-import { keeping } from '../shared/report-trouble';
+import { redo, restoreSeen, undo } from '../shared/keep-edit';
+import { exportRig } from '../shared/report-trouble';
 import { lazily } from '../shared/lazily';
 
 const RigMenu = lazily(() => import('./rig-menu').then((m) => m.RigMenu));
@@ -24,7 +25,7 @@ function NameField({ rig, done, edit }: { rig: Rig; done: () => void; edit: (cha
       aria-label="Name of the rig"
       className="field min-w-0 flex-1 text-xl font-bold"
       value={name}
-      maxLength={120}
+      maxLength={LIMITS.name}
       onChange={(event) => setName(event.target.value)}
       onBlur={keep}
       onKeyDown={(event) => {
@@ -35,29 +36,12 @@ function NameField({ rig, done, edit }: { rig: Rig; done: () => void; edit: (cha
   );
 }
 
-/** Ctrl or Cmd with Z undoes, with Shift+Z or Y redoes; not while a text is being typed. */
-function useHistoryKeys(id: string) {
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      const typing = event.target instanceof HTMLInputElement && event.target.type !== 'file';
-      if (typing || !(event.ctrlKey || event.metaKey)) return;
-      const key = event.key.toLowerCase();
-      const redo = key === 'y' || (key === 'z' && event.shiftKey);
-      if (!redo && key !== 'z') return;
-      event.preventDefault();
-      void keeping(redo ? redoRig(id) : undoRig(id));
-    };
-    window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
-  }, [id]);
-}
-
 /** Name, note and the controls that belong to the whole rig. */
-export function BenchHeader({ record, edit }: { record: RigRecord; edit: (change: RigEdit) => void }) {
+export function BenchHeader(props: { record: RigRecord; gone: boolean; edit: (change: RigEdit) => void }) {
+  const { record, gone, edit } = props;
   const rig = record.doc;
   const [naming, setNaming] = useState(false);
   const [writing, setWriting] = useState(false);
-  useHistoryKeys(rig.id);
   return (
     <header className="mx-auto max-w-3xl">
       <div className="flex flex-wrap items-center gap-2">
@@ -66,20 +50,10 @@ export function BenchHeader({ record, edit }: { record: RigRecord; edit: (change
         ) : (
           <h1 className="mr-auto text-2xl font-bold max-lg:sr-only">{rig.name}</h1>
         )}
-        <button
-          type="button"
-          className="button"
-          disabled={record.past.length === 0}
-          onClick={() => void keeping(undoRig(rig.id), rig)}
-        >
+        <button type="button" className="button" disabled={!canUndo(record)} onClick={() => void undo(rig)}>
           <Undo2 size={18} aria-hidden /> Undo
         </button>
-        <button
-          type="button"
-          className="button"
-          disabled={record.future.length === 0}
-          onClick={() => void keeping(redoRig(rig.id), rig)}
-        >
+        <button type="button" className="button" disabled={!canRedo(record)} onClick={() => void redo(rig)}>
           <Redo2 size={18} aria-hidden /> Redo
         </button>
         <LazyMenu
@@ -94,6 +68,20 @@ export function BenchHeader({ record, edit }: { record: RigRecord; edit: (change
         </LazyMenu>
         {writing && <NoteDialog rig={rig} edit={edit} close={() => setWriting(false)} />}
       </div>
+      {gone && (
+        <div
+          role="alert"
+          className="border-line bg-card mt-3 flex flex-wrap items-center gap-3 rounded-xl border p-3"
+        >
+          <p className="mr-auto font-semibold">Deleted in another tab. What you see is on this page alone.</p>
+          <button type="button" className="button button-main" onClick={() => void restoreSeen(rig)}>
+            Restore it
+          </button>
+          <button type="button" className="button" onClick={() => exportRig(rig)}>
+            Export
+          </button>
+        </div>
+      )}
       {rig.note && <p className="text-soft mt-1">{rig.note}</p>}
       {rig.purpose.sources.length > 1 && (
         <label className="mt-2 flex flex-wrap items-center gap-2">

@@ -1,10 +1,14 @@
 'use client';
+import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { applyEdit, withOwnParts, type Rig, type RigEdit } from '../../core/rig';
+import type { Part } from '../../core/parts';
+import { sayEdit } from '../../core/report';
 import type { RigRecord } from '../../store/database';
 import { withPolicies } from '../../store/policies';
-import { editRig } from '../../store/rigs';
-import { keeping } from '../shared/report-trouble';
+import { useCommands, type Command } from '../commands/commands';
+import { keepEdit } from '../shared/keep-edit';
+import { lazily } from '../shared/lazily';
 import { useDrawer } from '../shared/use-drawer';
 import { useOwnParts } from '../shared/use-own-parts';
 import { usePolicies } from '../shared/use-policies';
@@ -12,8 +16,8 @@ import { ArrivesPanel } from './arrives-panel';
 import { askToAdd, askedOf } from './asked-add';
 import { BenchHeader } from './bench-header';
 import { Ladder } from './ladder';
+import { addCommands, historyCommands, switchCommands, wholeRigCommands } from './rig-commands';
 import { useAnalysis, useFixes } from './use-analysis';
-import { lazily } from '../shared/lazily';
 
 const AddDialog = lazily(() => import('./add-dialog').then((m) => m.AddDialog));
 
@@ -25,9 +29,9 @@ export interface Editing {
   readonly add: (placed: string) => void;
 }
 
-function useEditing(rig: Rig): Omit<Editing, 'add'> & { readonly shown: Rig } {
+function useEditing(rig: Rig, own: readonly Part[]): Omit<Editing, 'add'> & { readonly shown: Rig } {
   const [turned, setTurned] = useState<{ of: Rig; rig: Rig }>();
-  const edit = useCallback((change: RigEdit) => void keeping(editRig(rig.id, change), rig), [rig]);
+  const edit = useCallback((change: RigEdit) => void keepEdit(rig, change, own), [rig, own]);
   const preview = useCallback(
     (change: RigEdit) => setTurned({ of: rig, rig: applyEdit(rig, change) }),
     [rig],
@@ -35,27 +39,52 @@ function useEditing(rig: Rig): Omit<Editing, 'add'> & { readonly shown: Rig } {
   return { edit, preview, shown: turned?.of === rig ? turned.rig : rig };
 }
 
-/** Ladder and verdict of one rig. */
-export function Bench({ record }: { record: RigRecord }) {
+/** Ladder and verdict of one rig. `gone`: another tab has deleted it, and it lives on this page alone. */
+export function Bench({ record, gone }: { record: RigRecord; gone: boolean }) {
   const drawer = useDrawer();
   const known = usePolicies();
-  const { edit, preview, shown } = useEditing(record.doc);
   const own = useOwnParts();
+  const router = useRouter();
+  const { edit, preview, shown } = useEditing(record.doc, own);
   const rig = useMemo(() => withOwnParts(withPolicies(shown, known), own), [shown, known, own]);
   const [adding, setAdding] = useState(() => askedOf(record.doc));
   useEffect(() => askToAdd(undefined), []);
-  const analysed = useAnalysis(rig);
-  const fixes = useFixes(analysed, drawer);
+  const { analysed, trouble, again } = useAnalysis(rig);
+  const proved = useFixes(analysed, drawer);
+  const offer = useCallback((): readonly Command[] => {
+    const [first] = proved.fixes.flat();
+    const fix = first && {
+      group: 'Fixes',
+      says: `Apply the first fix: ${sayEdit(rig, first.edit)}`,
+      run: () => edit(first.edit),
+    };
+    return [
+      ...historyCommands(record.doc),
+      ...wholeRigCommands(record.doc, (path) => router.push(path)),
+      ...(fix ? [fix] : []),
+      ...switchCommands(rig, edit),
+      ...addCommands(rig, setAdding),
+    ];
+  }, [record.doc, rig, proved, edit, router]);
+  useCommands(offer);
   return (
     <div className="lg:grid lg:h-dvh lg:grid-cols-[minmax(0,1fr)_minmax(320px,24rem)]">
       <div data-scrolls className="px-3 pt-3 pb-6 lg:overflow-y-auto lg:px-6">
-        <BenchHeader record={record} edit={edit} />
+        <BenchHeader record={record} gone={gone} edit={edit} />
+        {trouble !== undefined && (
+          <p role="alert" className="text-vermilion mx-auto mt-4 flex max-w-3xl flex-wrap items-center gap-3">
+            {trouble}
+            <button type="button" className="button" onClick={again}>
+              Try again
+            </button>
+          </p>
+        )}
         {analysed && <Ladder {...analysed} edit={edit} preview={preview} add={setAdding} drawer={drawer} />}
         {adding !== undefined && (
           <AddDialog key={adding} rig={rig} placed={adding} drawer={drawer} edit={edit} goOn={setAdding} />
         )}
       </div>
-      {analysed && <ArrivesPanel {...analysed} fixes={fixes} edit={edit} />}
+      {analysed && <ArrivesPanel {...analysed} proved={proved} edit={edit} />}
     </div>
   );
 }

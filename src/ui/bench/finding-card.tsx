@@ -49,9 +49,11 @@ export function FindingCard(props: {
   rig: Rig;
   finding: Finding;
   fixes: Fix[] | undefined;
+  /** Why the proving broke off. */
+  trouble: string | undefined;
   edit: (change: RigEdit) => void;
 }) {
-  const { rig, finding, fixes, edit } = props;
+  const { rig, finding, fixes, trouble, edit } = props;
   const { word, style } = WEIGHT[finding.severity];
   return (
     <section aria-label={sayTitle(rig, finding)} className="mt-4" data-finding={finding.code}>
@@ -64,7 +66,7 @@ export function FindingCard(props: {
       <p className="text-soft mt-1 text-sm">
         Limit: {finding.origin.text} ({finding.origin.kind}).
       </p>
-      {fixes === undefined && <p className="text-soft mt-2 text-sm">Proving what helps…</p>}
+      {fixes === undefined && <p className="text-soft mt-2 text-sm">{trouble ?? 'Proving what helps…'}</p>}
       {fixes && fixes.length > 0 && (
         <ul className="mt-2 space-y-2">
           {fixes.map((fix, index) => (

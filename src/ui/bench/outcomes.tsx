@@ -13,7 +13,10 @@ export function useOutcomes(rig: Rig, edits: readonly RigEdit[]): readonly Optio
     let current = true;
     void getProver()
       .outcomes(rig, edits)
-      .then((options) => current && setFound({ of: edits, options }));
+      .then(
+        (options) => current && setFound({ of: edits, options }),
+        () => current && setFound({ of: edits, options: [] }),
+      );
     return () => {
       current = false;
     };

@@ -1,4 +1,3 @@
-import { scaleLinear } from 'd3';
 import {
   JACK_SPRINGS,
   PLUG_BANDS,
@@ -24,8 +23,10 @@ const BRACKET_Y = 190;
 type Scale = (depth: number) => number;
 
 /** Depth from the tip to the drawing's x: the shoulder at the left, the tip at the right. */
-const depthScale = (connector: PhoneConnector): Scale =>
-  scaleLinear([PLUG_LENGTH[diameterOf(connector)], 0], [SHOULDER, TIP]);
+const depthScale = (connector: PhoneConnector): Scale => {
+  const length = PLUG_LENGTH[diameterOf(connector)];
+  return (depth) => SHOULDER + ((length - depth) / length) * (TIP - SHOULDER);
+};
 
 function tipShape(from: number, to: number): string {
   const neck = to - 26;

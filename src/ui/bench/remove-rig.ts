@@ -11,13 +11,6 @@ export async function removeWithUndo(rig: Rig): Promise<void> {
   window.history.replaceState(null, '', '/');
   toast.say(`${rig.name} is deleted.`, {
     duration: 20_000,
-    action: {
-      label: 'Undo',
-      onClick: () =>
-        void keeping(
-          restoreRig(gone).then(() => showRig(gone.id)),
-          rig,
-        ),
-    },
+    action: { label: 'Undo', onClick: () => void keeping(restoreRig(gone).then(showRig), rig) },
   });
 }

@@ -9,23 +9,28 @@ import { partIn, type Rig, type RigEdit } from '../../core/rig';
 import { getProver } from '../../workers/engine';
 import { money } from '../shared/money';
 import { useCurrency } from '../shared/use-currency';
+import { sayThreadTrouble } from '../shared/thread-trouble';
 import { VERDICT_SIGN } from '../shared/verdict-sign';
 
-function useOptions(rig: Rig, placed: string, open: boolean): Option[] | undefined {
-  const [options, setOptions] = useState<{ of: Rig; list: Option[] }>();
+/** What fits, with what it would do; why not where the engine broke off; undefined while it works. */
+function useOptions(rig: Rig, placed: string, open: boolean): Option[] | string | undefined {
+  const [options, setOptions] = useState<{ of: Rig; list: Option[] | string }>();
   useEffect(() => {
     if (!open) return undefined;
     let current = true;
     void getProver()
       .options(rig, placed)
-      .then((list) => current && setOptions({ of: rig, list }));
+      .then(
+        (list) => current && setOptions({ of: rig, list }),
+        (error: unknown) => current && setOptions({ of: rig, list: sayThreadTrouble(error) }),
+      );
     return () => {
       current = false;
     };
   }, [rig, placed, open]);
-  return options?.of === rig
-    ? [...options.list].sort((a, b) => verdictRank(a.outcome.verdict) - verdictRank(b.outcome.verdict))
-    : undefined;
+  if (options?.of !== rig || typeof options.list === 'string')
+    return options?.of === rig ? options.list : undefined;
+  return [...options.list].sort((a, b) => verdictRank(a.outcome.verdict) - verdictRank(b.outcome.verdict));
 }
 
 function OptionRow(props: { rig: Rig; option: Option; drawer: Drawer; choose: () => void }) {
@@ -85,13 +90,15 @@ export function SwapDialog(props: { rig: Rig; placed: string; drawer: Drawer; ed
             </Dialog.Close>
           </div>
           {options === undefined && <p className="text-soft">Trying what fits…</p>}
+          {typeof options === 'string' && <p role="alert">{options}</p>}
           {options?.length === 0 && <p>Nothing else in the catalogue fits at these joints.</p>}
           <ul className="space-y-2 overflow-y-auto">
-            {options?.map((option) => (
-              <li key={JSON.stringify(option.edit)}>
-                <OptionRow rig={rig} option={option} drawer={drawer} choose={() => choose(option)} />
-              </li>
-            ))}
+            {typeof options === 'object' &&
+              options.map((option) => (
+                <li key={JSON.stringify(option.edit)}>
+                  <OptionRow rig={rig} option={option} drawer={drawer} choose={() => choose(option)} />
+                </li>
+              ))}
           </ul>
         </Dialog.Content>
       </Dialog.Portal>

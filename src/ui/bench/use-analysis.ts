@@ -4,6 +4,8 @@ import type { Drawer, Fix } from '../../core/fixes';
 import type { Analysis } from '../../core/pipeline';
 import type { Rig } from '../../core/rig';
 import { getEngine, getProver } from '../../workers/engine';
+import { Latest } from '../shared/latest';
+import { sayThreadTrouble } from '../shared/thread-trouble';
 
 /** An analysis with the very rig it speaks of. */
 export interface Analysed {
@@ -11,44 +13,77 @@ export interface Analysed {
   readonly analysis: Analysis;
 }
 
-/** The newest analysis; while the engine works on an edited rig the one before stays. */
-export function useAnalysis(rig: Rig): Analysed | undefined {
+/** The newest analysis, or why there is none. */
+export interface AnalysisState {
+  readonly analysed?: Analysed;
+  readonly trouble?: string;
+  /** Asks again. */
+  readonly again: () => void;
+}
+
+/** The newest analysis; while the engine works on an edited rig the one before stays, and of edits that come meanwhile the last counts. */
+export function useAnalysis(rig: Rig): AnalysisState {
   const [analysed, setAnalysed] = useState<Analysed>();
+  const [trouble, setTrouble] = useState<{ of: Rig; says: string }>();
+  const [tries, setTries] = useState(0);
+  const [queue] = useState(() => new Latest());
   useEffect(() => {
     let current = true;
-    void getEngine()
-      .analyse(rig)
-      .then((analysis) => {
-        // Drawn in slices: the hand on a knob comes first.
-        if (current) startTransition(() => setAnalysed({ rig, analysis }));
-      });
+    queue.run(async () => {
+      if (!current) return;
+      try {
+        const analysis = await getEngine().analyse(rig);
+        // Drawn in slices: the hand on a knob comes first. One that is late is still newer than what is shown.
+        startTransition(() => {
+          setAnalysed({ rig, analysis });
+          setTrouble(undefined);
+        });
+      } catch (error) {
+        if (current) setTrouble({ of: rig, says: sayThreadTrouble(error) });
+      }
+    });
     return () => {
       current = false;
     };
-  }, [rig]);
-  return analysed?.rig.id === rig.id ? analysed : undefined;
+  }, [rig, tries, queue]);
+  return {
+    again: () => setTries((n) => n + 1),
+    ...(analysed?.rig.id === rig.id && { analysed }),
+    ...(trouble?.of === rig && { trouble: trouble.says }),
+  };
 }
 
 const NONE: readonly Fix[][] = [];
 
-/** Fixes by finding, in the order of the analysis, as they are proved; shorter than the findings while that goes on. */
-export function useFixes(analysed: Analysed | undefined, drawer: Drawer): readonly Fix[][] {
-  const [found, setFound] = useState<{ of: Analysed; fixes: Fix[][] }>();
+/** What is proved to help, finding by finding. */
+export interface FixesState {
+  /** In the order of the analysis, as they are proved; shorter than the findings while that goes on. */
+  readonly fixes: readonly Fix[][];
+  /** Why it does not go on. */
+  readonly trouble?: string;
+}
+
+export function useFixes(analysed: Analysed | undefined, drawer: Drawer): FixesState {
+  const [found, setFound] = useState<FixesState & { of: Analysed }>();
+  const [queue] = useState(() => new Latest());
   useEffect(() => {
     if (!analysed) return undefined;
     let current = true;
-    const prove = async () => {
+    queue.run(async () => {
       const fixes: Fix[][] = [];
-      for (const finding of analysed.analysis.findings) {
-        if (!current) return;
-        fixes.push(await getProver().fixes(analysed.rig, finding, drawer));
-        if (current) setFound({ of: analysed, fixes: [...fixes] });
+      try {
+        for (const finding of analysed.analysis.findings) {
+          if (!current) return;
+          fixes.push(await getProver().fixes(analysed.rig, finding, drawer));
+          if (current) setFound({ of: analysed, fixes: [...fixes] });
+        }
+      } catch (error) {
+        if (current) setFound({ of: analysed, fixes: [...fixes], trouble: sayThreadTrouble(error) });
       }
-    };
-    void prove();
+    });
     return () => {
       current = false;
     };
-  }, [analysed, drawer]);
-  return found && found.of === analysed ? found.fixes : NONE;
+  }, [analysed, drawer, queue]);
+  return found && found.of === analysed ? found : { fixes: NONE };
 }

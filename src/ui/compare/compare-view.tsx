@@ -4,12 +4,14 @@ import { compareRigs, sayArrival, sayLevel, sayTitle } from '../../core/report';
 import type { RigRecord } from '../../store/database';
 import { useAnalysis } from '../bench/use-analysis';
 import { SentenceView } from '../shared/sentence-view';
+import { isReadable } from '../bench/unreadable-rig';
 import { useRigs } from '../shared/use-rigs';
 import { VERDICT_SIGN } from '../shared/verdict-sign';
 
 /** What arrives in one of the two, in short. */
 function Side({ record }: { record: RigRecord }) {
-  const analysed = useAnalysis(record.doc);
+  const { analysed, trouble } = useAnalysis(record.doc);
+  if (trouble !== undefined) return <p role="alert">{trouble}</p>;
   if (!analysed) return <p className="text-soft">Computing…</p>;
   const { rig, analysis } = analysed;
   const { Icon, word, text } = VERDICT_SIGN[analysis.verdict];
@@ -89,7 +91,8 @@ function Differences({ one, other }: { one: RigRecord; other: RigRecord }) {
 
 /** Two rigs side by side: what arrives in each, and what differs. */
 export function CompareView() {
-  const rigs = useRigs();
+  const stored = useRigs();
+  const rigs = stored?.filter(({ doc }) => isReadable(doc));
   const router = useRouter();
   const asked = useSearchParams();
   if (!rigs) return <p className="text-soft p-6">Opening the rigs…</p>;

@@ -3,8 +3,11 @@ import { ChevronDown, ChevronUp, Minus, Plus } from 'lucide-react';
 import Link from 'next/link';
 import { Fragment, useState, type ReactNode } from 'react';
 import { answersTo, type Part } from '../../core/parts';
-import { CONDITIONS, type Condition, type DrawerItem, type RigRecord } from '../../store/database';
-import { setCount } from '../../store/drawer';
+import type { Rig } from '../../core/rig';
+import { CONDITIONS, type Condition } from '../../store/conditions';
+import type { DrawerItem } from '../../store/database';
+import { changeCount } from '../../store/drawer';
+import { MOST_OF_A_PART } from '../../store/stored';
 import { PartIcon } from '../bench/part-icon';
 import { money } from '../shared/money';
 import { keeping } from '../shared/report-trouble';
@@ -14,7 +17,7 @@ import { ItemFields } from './item-fields';
 export interface DrawerEntry {
   readonly item: DrawerItem;
   readonly part: Part;
-  readonly rigs: readonly RigRecord[];
+  readonly rigs: readonly Rig[];
 }
 
 type Column = 'name' | 'condition' | 'count' | 'price' | 'rigs';
@@ -47,7 +50,7 @@ function compare(a: string | number, b: string | number): number {
 }
 
 function Count({ part, count }: { part: Part; count: number }) {
-  const step = (by: number) => void keeping(setCount(part.id, count + by));
+  const step = (by: number) => void keeping(changeCount(part.id, by));
   return (
     <div className="flex items-center gap-1" role="group" aria-label={`How many: ${part.name}`}>
       <button
@@ -62,7 +65,7 @@ function Count({ part, count }: { part: Part; count: number }) {
       <button
         type="button"
         className="button px-2"
-        disabled={count >= 999}
+        disabled={count >= MOST_OF_A_PART}
         aria-label={`One ${part.name} more`}
         onClick={() => step(1)}
       >
@@ -116,7 +119,7 @@ function Row({ entry, currency, own }: { entry: DrawerEntry; currency: string; o
           {rigs.length === 0 && <span className="text-soft">no rig</span>}
           {rigs.map((rig) => (
             <Link key={rig.id} className="block underline" href={`/?rig=${encodeURIComponent(rig.id)}`}>
-              {rig.doc.name}
+              {rig.name}
             </Link>
           ))}
         </td>

@@ -4,18 +4,20 @@ import { useRef, useState } from 'react';
 import { CATALOGUE, type Part } from '../../core/parts';
 import { openDemo } from '../../store/demo';
 import { addOne } from '../../store/drawer';
-import { dropOwnPart, keepOwnPart } from '../../store/own-parts';
+import { dropOwnPart, keepOwnPart, restoreOwnPart } from '../../store/own-parts';
 import { CURRENCIES, keepCurrency, useCurrency } from '../shared/use-currency';
 import { keeping } from '../shared/report-trouble';
 import { PartSearch } from '../shared/part-search';
 import { Sheet } from '../shared/sheet';
 import { toast } from '../shared/toast';
 import { useDrawerItems } from '../shared/use-drawer';
-import { useOwnParts } from '../shared/use-own-parts';
+import { useOwnPartsState } from '../shared/use-own-parts';
 import { useRigs } from '../shared/use-rigs';
 import { NewOwnPart } from '../own/new-own-part';
 import { OwnPartDialog } from '../own/own-part-dialog';
 import { exportDrawer, importDrawer } from './drawer-files';
+import { isReadable } from '../bench/unreadable-rig';
+import { DamagedParts } from './damaged-parts';
 import { DrawerTable, type DrawerEntry } from './drawer-table';
 import { Identifier } from './identifier';
 
@@ -27,9 +29,10 @@ function entriesOf(
   rigs: ReturnType<typeof useRigs>,
 ): DrawerEntry[] {
   const byId = new Map(parts.map((part) => [part.id, part]));
+  const sound = (rigs ?? []).flatMap(({ doc }) => (isReadable(doc) ? [doc] : []));
   return (items ?? []).flatMap((item) => {
     const part = byId.get(item.part);
-    const using = (rigs ?? []).filter((rig) => rig.doc.parts?.some((placed) => placed.part === item.part));
+    const using = sound.filter((rig) => rig.parts.some((placed) => placed?.part === item.part));
     return part ? [{ item, part, rigs: using }] : [];
   });
 }
@@ -39,7 +42,7 @@ function OwnActions({ part, change }: { part: Part; change: (part: Part) => void
   const drop = () =>
     dropOwnPart(part.id).then((gone) =>
       toast.say(`${part.name} is out of the drawer; rigs that use it keep it.`, {
-        action: { label: 'Undo', onClick: () => gone && void keeping(keepOwnPart(gone)) },
+        action: { label: 'Undo', onClick: () => gone && void keeping(restoreOwnPart(gone)) },
       }),
     );
   return (
@@ -99,7 +102,8 @@ function Opened(props: { open: Open; parts: readonly Part[]; add: (part: Part) =
 
 /** What the user owns: fixes and routes from the drawer come before those that cost money. */
 export function DrawerView() {
-  const [items, own, rigs, currency] = [useDrawerItems(), useOwnParts(), useRigs(), useCurrency()];
+  const [items, stored, rigs, currency] = [useDrawerItems(), useOwnPartsState(), useRigs(), useCurrency()];
+  const own = stored.sound;
   const [open, setOpen] = useState<Open>();
   const picker = useRef<HTMLInputElement>(null);
   const parts = [...own, ...CATALOGUE];
@@ -149,6 +153,7 @@ export function DrawerView() {
           event.target.value = '';
         }}
       />
+      <DamagedParts parts={stored.damaged} />
       <Opened open={open} parts={parts} add={add} close={() => setOpen(undefined)} />
       {items && entries.length === 0 && (
         <p className="mt-5">

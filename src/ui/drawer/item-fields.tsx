@@ -2,21 +2,18 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import type { Part } from '../../core/parts';
-import { CONDITIONS, type Condition, type DrawerItem, type RigRecord } from '../../store/database';
-import { putItem } from '../../store/drawer';
+import type { Rig } from '../../core/rig';
+import { CONDITIONS, type Condition } from '../../store/conditions';
+import type { DrawerItem } from '../../store/database';
+import { describeItem, type ItemDetails } from '../../store/drawer';
 import { money } from '../shared/money';
 import { keeping } from '../shared/report-trouble';
 
 interface ItemFieldsProps {
   readonly item: DrawerItem;
   readonly part: Part;
-  readonly rigs: readonly RigRecord[];
+  readonly rigs: readonly Rig[];
   readonly currency: string;
-}
-
-function without<K extends keyof DrawerItem>(item: DrawerItem, key: K): DrawerItem {
-  const { [key]: _old, ...rest } = item;
-  return rest as DrawerItem;
 }
 
 /** A text that is kept when the field is left. */
@@ -39,14 +36,12 @@ function Text(props: { label: string; value: string; keep: (text: string) => voi
 /** What is known of a thing beside how many there are. */
 export function ItemFields({ item, part, rigs, currency }: ItemFieldsProps) {
   const [trouble, setTrouble] = useState<string>();
-  const put = (next: DrawerItem) => void keeping(putItem(next));
-  const set = (key: 'label' | 'note', text: string) =>
-    put(text ? { ...item, [key]: text } : without(item, key));
+  const write = (details: ItemDetails) => void keeping(describeItem(part.id, details));
   const pay = (text: string) => {
     const sum = Number(text.replace(',', '.'));
     const bad = text !== '' && !(sum >= 0 && sum < 1e6);
     setTrouble(bad ? `“${text}” is no sum; write a number, or nothing.` : undefined);
-    if (!bad) put(text === '' ? without(item, 'paid') : { ...item, paid: sum });
+    if (!bad) write({ paid: text === '' ? undefined : sum });
   };
   return (
     <div className="grid gap-3 sm:grid-cols-2">
@@ -55,7 +50,7 @@ export function ItemFields({ item, part, rigs, currency }: ItemFieldsProps) {
         <select
           className="field"
           value={item.condition ?? 'good'}
-          onChange={(event) => put({ ...item, condition: event.target.value as Condition })}
+          onChange={(event) => write({ condition: event.target.value as Condition })}
         >
           {CONDITIONS.map((one) => (
             <option key={one} value={one}>
@@ -69,8 +64,12 @@ export function ItemFields({ item, part, rigs, currency }: ItemFieldsProps) {
         value={item.paid === undefined ? '' : String(item.paid)}
         keep={pay}
       />
-      <Text label="Label on it" value={item.label ?? ''} keep={(text) => set('label', text)} />
-      <Text label="Note" value={item.note ?? ''} keep={(text) => set('note', text)} />
+      <Text
+        label="Label on it"
+        value={item.label ?? ''}
+        keep={(text) => write({ label: text || undefined })}
+      />
+      <Text label="Note" value={item.note ?? ''} keep={(text) => write({ note: text || undefined })} />
       {trouble && (
         <p role="alert" className="text-vermilion sm:col-span-2">
           {trouble}
@@ -82,7 +81,7 @@ export function ItemFields({ item, part, rigs, currency }: ItemFieldsProps) {
           ? 'no rig'
           : rigs.map((rig) => (
               <Link key={rig.id} className="mr-2 underline" href={`/?rig=${encodeURIComponent(rig.id)}`}>
-                {rig.doc.name}
+                {rig.name}
               </Link>
             ))}
       </p>

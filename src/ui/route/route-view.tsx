@@ -67,6 +67,7 @@ export function RouteView() {
         <p role="status" className="text-soft">
           {planning.state === 'searching' &&
             `Tried ${planning.progress.judged} layouts, ${planning.progress.found} would do so far…`}
+          {planning.state === 'failed' && planning.says}
           {planning.state === 'cancelled' && 'Stopped. Nothing goes on behind.'}
           {planning.state !== 'searching' && !ready && 'Say what is to be recorded, and what records it.'}
         </p>

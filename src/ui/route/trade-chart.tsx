@@ -1,5 +1,6 @@
 'use client';
-import { extent, scaleLinear } from 'd3';
+import { extent } from 'd3-array';
+import { scaleLinear } from 'd3-scale';
 import type { Route } from '../../core/route';
 import { money } from '../shared/money';
 

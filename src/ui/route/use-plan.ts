@@ -2,11 +2,13 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Plan, Progress, RouteRequest } from '../../core/route';
 import { startSearch, type Search } from '../../workers/planner';
+import { sayThreadTrouble } from '../shared/thread-trouble';
 
 export type Planning =
   | { readonly state: 'idle' }
   | { readonly state: 'searching'; readonly progress: Progress }
   | { readonly state: 'cancelled' }
+  | { readonly state: 'failed'; readonly says: string }
   | { readonly state: 'done'; readonly plan: Plan; readonly request: RouteRequest };
 
 /** One search at a time; leaving the page or asking anew ends the one before. */
@@ -26,11 +28,15 @@ export function usePlan() {
         if (running.current === search) setPlanning({ state: 'searching', progress });
       });
       running.current = search;
-      void search.answer.then((plan) => {
+      const finish = (next: Planning) => {
         if (running.current !== search) return;
         running.current = undefined;
-        setPlanning({ state: 'done', plan, request });
-      });
+        setPlanning(next);
+      };
+      void search.answer.then(
+        (plan) => finish({ state: 'done', plan, request }),
+        (error: unknown) => finish({ state: 'failed', says: sayThreadTrouble(error) }),
+      );
     },
     [end],
   );

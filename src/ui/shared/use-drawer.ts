@@ -3,8 +3,11 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import type { Drawer } from '../../core/fixes';
 import { database, type DrawerItem } from '../../store/database';
+import { isItem } from '../../store/stored';
 
-export const useDrawerItems = (): DrawerItem[] | undefined => useLiveQuery(() => database.drawer.toArray());
+/** What the drawer holds; undefined until the store has answered. What is damaged is left out, and stays stored. */
+export const useDrawerItems = (): DrawerItem[] | undefined =>
+  useLiveQuery(async () => ((await database.drawer.toArray()) as unknown[]).filter(isItem));
 
 /** Counts by part, as fixes and routes want them: without what is broken. */
 export function useDrawer(): Drawer {

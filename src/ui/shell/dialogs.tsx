@@ -1,7 +1,9 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { RigRecord } from '../../store/database';
+import { useCommands, type Command } from '../commands/commands';
+import { useKeys } from '../commands/use-keys';
 import { lazily } from '../shared/lazily';
+import { useSingleKeys } from './use-single-keys';
 
 const Palette = lazily(() => import('./palette').then((m) => m.Palette));
 const Shortcuts = lazily(() => import('./shortcuts').then((m) => m.Shortcuts));
@@ -14,43 +16,34 @@ export const openDialog = (name: DialogName): void => {
   window.dispatchEvent(new CustomEvent<DialogName>('symplex-open', { detail: name }));
 };
 
-const isTyping = (target: EventTarget | null): boolean =>
-  (target instanceof HTMLInputElement && target.type !== 'file') || target instanceof HTMLTextAreaElement;
+const COMMANDS: readonly Command[] = [
+  { group: 'Begin', says: 'New rig: what do you have?', key: 'newRig', run: () => openDialog('start') },
+  {
+    group: 'Views',
+    says: 'What can be done here, by name',
+    key: 'palette',
+    run: () => openDialog('palette'),
+  },
+  { group: 'Views', says: 'Keyboard shortcuts', key: 'shortcuts', run: () => openDialog('shortcuts') },
+];
+const offer = () => COMMANDS;
 
-/** The dialogs that belong to the whole page, each fetched when first opened, and the keys that open them. */
-export function Dialogs({ rigs, current }: { rigs: readonly RigRecord[]; current: RigRecord | undefined }) {
+/** The dialogs that belong to the whole page, each fetched when first opened. */
+export function Dialogs() {
   const [open, setOpen] = useState<DialogName>();
+  useCommands(offer);
+  useKeys(useSingleKeys());
   useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
-        event.preventDefault();
-        setOpen('palette');
-      } else if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
-      else if (event.key === '?') setOpen('shortcuts');
-      else if (event.key === 'n') setOpen('start');
-    };
     const asked = (event: Event) => setOpen((event as CustomEvent<DialogName>).detail);
-    window.addEventListener('keydown', press);
     window.addEventListener('symplex-open', asked);
-    return () => {
-      window.removeEventListener('keydown', press);
-      window.removeEventListener('symplex-open', asked);
-    };
+    return () => window.removeEventListener('symplex-open', asked);
   }, []);
   const close = () => setOpen(undefined);
   switch (open) {
     case undefined:
       return null;
     case 'palette':
-      return (
-        <Palette
-          rigs={rigs}
-          current={current}
-          close={close}
-          start={() => setOpen('start')}
-          help={() => setOpen('shortcuts')}
-        />
-      );
+      return <Palette close={close} />;
     case 'shortcuts':
       return <Shortcuts close={close} />;
     case 'start':

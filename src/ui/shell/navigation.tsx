@@ -1,8 +1,10 @@
 'use client';
 import { Search } from 'lucide-react';
-import { usePathname } from 'next/navigation';
+import { usePathname, useRouter } from 'next/navigation';
 import Link from 'next/link';
-import { useCurrentRig, useRigs } from '../shared/use-rigs';
+import { useCallback } from 'react';
+import { useCommands, type Command } from '../commands/commands';
+import { nameOfRig, useRigNames, useShownRig } from '../shared/use-rigs';
 import { Dialogs, openDialog } from './dialogs';
 import { RigList } from './rig-list';
 
@@ -16,8 +18,27 @@ const VIEWS = [
 /** Left of the page on a wide screen, above it on a phone: the views, then the rigs. */
 export function Navigation() {
   const path = usePathname();
-  const rigs = useRigs();
-  const current = useCurrentRig(rigs);
+  const router = useRouter();
+  const rigs = useRigNames();
+  const shown = useShownRig();
+  const current = 'record' in shown ? shown.record.id : undefined;
+  const bench = current === undefined ? '/' : `/?rig=${encodeURIComponent(current)}`;
+  const offer = useCallback((): readonly Command[] => {
+    const go = (href: string) => () => router.push(href);
+    return [
+      ...(rigs ?? []).map((rig) => ({
+        group: 'Rigs',
+        says: nameOfRig(rig),
+        run: go(`/?rig=${encodeURIComponent(rig.id)}`),
+      })),
+      ...VIEWS.map(({ href, name }) => ({
+        group: 'Views',
+        says: name,
+        run: go(href === '/' ? bench : href),
+      })),
+    ];
+  }, [rigs, bench, router]);
+  useCommands(offer);
   return (
     <div className="border-line bg-paper max-lg:border-b lg:sticky lg:top-0 lg:flex lg:h-dvh lg:w-52 lg:flex-none lg:flex-col lg:border-r">
       <nav aria-label="Views" className="flex items-center gap-1 p-2 lg:flex-col lg:items-stretch lg:p-3">
@@ -26,7 +47,7 @@ export function Navigation() {
           {VIEWS.map(({ href, name }) => (
             <Link
               key={href}
-              href={href === '/' && current ? `/?rig=${current.id}` : href}
+              href={href === '/' ? bench : href}
               aria-current={path === href ? 'page' : undefined}
               className="flex min-h-11 items-center rounded-lg px-2.5 lg:px-3 text-ink hover:bg-card aria-[current=page]:bg-ink aria-[current=page]:font-semibold aria-[current=page]:text-paper lg:min-h-10"
             >
@@ -42,8 +63,8 @@ export function Navigation() {
           <Search size={18} aria-hidden /> <span className="max-lg:sr-only">Find, Ctrl K</span>
         </button>
       </nav>
-      {rigs && path === '/' && <RigList rigs={rigs} current={current?.id} />}
-      <Dialogs rigs={rigs ?? []} current={current} />
+      {rigs && path === '/' && <RigList rigs={rigs} current={current} />}
+      <Dialogs />
     </div>
   );
 }

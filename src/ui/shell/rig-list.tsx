@@ -1,13 +1,12 @@
 'use client';
 import { FilePlus2, Upload } from 'lucide-react';
 import { useRef } from 'react';
-import type { RigRecord } from '../../store/database';
 import { importRigFile } from '../shared/import-rig';
-import { showRig } from '../shared/use-rigs';
+import { nameOfRig, showRig, type RigName } from '../shared/use-rigs';
 import { openDialog } from './dialogs';
 
 /** The stored rigs: a list on a wide screen, a picker on a phone; and the two ways to get another one. */
-export function RigList({ rigs, current }: { rigs: readonly RigRecord[]; current: string | undefined }) {
+export function RigList({ rigs, current }: { rigs: readonly RigName[]; current: string | undefined }) {
   const picker = useRef<HTMLInputElement>(null);
   return (
     <section aria-label="Rigs" className="flex gap-2 px-2 pb-2 lg:min-h-0 lg:flex-1 lg:flex-col lg:px-3">
@@ -21,7 +20,7 @@ export function RigList({ rigs, current }: { rigs: readonly RigRecord[]; current
               aria-current={rig.id === current ? 'true' : undefined}
               className="hover:bg-card aria-[current=true]:bg-card min-h-10 w-full rounded-lg px-2 text-left aria-[current=true]:font-semibold"
             >
-              {rig.doc.name}
+              {nameOfRig(rig)}
             </button>
           </li>
         ))}
@@ -35,7 +34,7 @@ export function RigList({ rigs, current }: { rigs: readonly RigRecord[]; current
         >
           {rigs.map((rig) => (
             <option key={rig.id} value={rig.id}>
-              {rig.doc.name}
+              {nameOfRig(rig)}
             </option>
           ))}
         </select>

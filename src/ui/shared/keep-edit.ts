@@ -1,0 +1,42 @@
+'use client';
+import { whyNot, withOwnParts, type Rig, type RigEdit } from '../../core/rig';
+import type { Part } from '../../core/parts';
+import { addRig, edited, editRig, redoRig, RigGone, undoRig } from '../../store/rigs';
+import { exportRig, keeping } from './report-trouble';
+import { toast } from './toast';
+import { showRig } from './use-rigs';
+
+/** Says that another tab has deleted a rig, and offers it back as it was meant to be. */
+function offerBack(rig: Rig, what: string): void {
+  toast.error(`“${rig.name}” was deleted in another tab. ${what}`, {
+    duration: Infinity,
+    action: { label: 'Restore it', onClick: () => void restoreSeen(rig) },
+    cancel: { label: 'Export', onClick: () => exportRig(rig) },
+  });
+}
+
+/** Stores again what this page still holds of a rig that another tab has deleted. */
+export const restoreSeen = (rig: Rig): Promise<void> => keeping(addRig(rig).then(showRig), rig);
+
+async function unlessGone(work: Promise<void>, rig: Rig, what: string): Promise<void> {
+  await keeping(
+    work.catch((error: unknown) => {
+      if (!(error instanceof RigGone)) throw error;
+      offerBack(rig, what);
+    }),
+    rig,
+  );
+}
+
+/** Keeps an edit of the rig that is shown. What cannot be kept is said, with the rig as it was to be as a file. */
+export function keepEdit(rig: Rig, edit: RigEdit, own: readonly Part[]): Promise<void> {
+  const refusal = whyNot(withOwnParts(rig, own), edit);
+  if (refusal !== undefined) {
+    toast.error(`${refusal} The change was not made.`);
+    return Promise.resolve();
+  }
+  return unlessGone(editRig(rig.id, edit), edited(rig, edit, own), 'Your change is not lost yet.');
+}
+
+export const undo = (rig: Rig): Promise<void> => unlessGone(undoRig(rig.id), rig, 'Nothing was undone.');
+export const redo = (rig: Rig): Promise<void> => unlessGone(redoRig(rig.id), rig, 'Nothing was redone.');
