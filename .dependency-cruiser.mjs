@@ -1,12 +1,56 @@
-/** Import cycles, which no lint rule here sees; the layers of the core are in eslint.config.mjs. */
+/**
+ * The house: every arrow points down. A folder of the core may import from those named before it, and from nothing that
+ * is named after it; types count.
+ */
+const LAYERS = [
+  'units',
+  'plugs',
+  'schema',
+  'parts',
+  'apps',
+  'rig',
+  'engine/mate',
+  'engine/circuit',
+  'engine/supply',
+  'engine/bus',
+  'engine/flow',
+  'engine/returns',
+  'engine',
+  'checks',
+  'views',
+  'judge',
+  'search/settings',
+  'search/fixes',
+  'search/route',
+  'words',
+  'files',
+];
+
+/** A folder itself, without the layers that lie in it. */
+const inside = (layer) => `^src/core/${layer}/${layer === 'engine' ? '[^/]+\\.ts$' : ''}`;
+
+const above = LAYERS.map((layer, index) => ({
+  name: `${layer} imports downward`,
+  severity: 'error',
+  from: { path: inside(layer), pathNot: '\\.test\\.ts$' },
+  to: { path: LAYERS.slice(index + 1).map(inside) },
+})).slice(0, -1);
+
 export default {
   forbidden: [
+    { name: 'no-cycles', severity: 'error', comment: 'A cycle makes two files one.', from: {}, to: { circular: true } },
+    ...above,
     {
-      name: 'no-cycles',
+      name: 'the core stands alone',
       severity: 'error',
-      comment: 'A cycle makes two files one. Types that only describe do not count.',
-      from: {},
-      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: { path: ['^src/(store|workers|app|ui|cli)/', '^(e2e|testing|scripts)/'] },
+    },
+    {
+      name: 'the store knows no page',
+      severity: 'error',
+      from: { path: '^src/(store|workers)/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/(app|ui|cli)/' },
     },
   ],
   options: {

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { Key } from 'selenium-webdriver';
 import { describe, expect, inject, it } from 'vitest';
-import { analyse } from '../src/core/pipeline';
-import { readRig } from '../src/core/rig/read';
+import { analyse } from '../src/core/judge';
+import { readRig } from '../src/core/files/read-rig';
 import { openBrowser } from './browser';
 import { Page } from './page';
 

@@ -36,7 +36,7 @@ async function findingsPage() {
   await mkdir(join(root, '.build'), { recursive: true });
   const outfile = join(root, '.build/findings-page.mjs');
   await build({
-    entryPoints: [join(root, 'src/core/report/findings-page.ts')],
+    entryPoints: [join(root, 'src/core/words/findings-page.ts')],
     bundle: true,
     format: 'esm',
     platform: 'node',
@@ -48,17 +48,20 @@ async function findingsPage() {
 
 const made = [
   [
-    'src/core/rig/validate-rig.generated.mjs',
-    () => validator('src/core/rig/schema.json', 'src/core/parts/part-schema.json'),
+    'src/core/files/validate-rig.generated.mjs',
+    () => validator('src/core/files/rig-schema.json', 'src/core/parts/model/part-schema.json'),
   ],
-  ['src/core/parts/validate-part.generated.mjs', () => validator('src/core/parts/part-schema.json')],
   [
-    'src/core/route/validate-request.generated.mjs',
+    'src/core/parts/model/validate-part.generated.mjs',
+    () => validator('src/core/parts/model/part-schema.json'),
+  ],
+  [
+    'src/core/files/validate-request.generated.mjs',
     () =>
       validator(
-        'src/core/route/request-schema.json',
-        'src/core/rig/schema.json',
-        'src/core/parts/part-schema.json',
+        'src/core/files/request-schema.json',
+        'src/core/files/rig-schema.json',
+        'src/core/parts/model/part-schema.json',
       ),
   ],
   ['docs/findings.md', findingsPage],

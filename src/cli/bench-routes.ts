@@ -1,9 +1,9 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { CATALOGUE, type Part } from '../core/parts';
-import { plan, type RouteRequest } from '../core/route';
-import { checkRequest } from '../core/route/read-request';
-import type { Row } from './bench';
+import { plan, type RouteRequest } from '../core/search/route';
+import { checkRequest } from '../core/files/read-request';
+import type { Row } from './timing';
 
 const RUNS = 10;
 

@@ -1,33 +1,15 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
-import { fixesFor } from '../core/fixes';
-import { analyse } from '../core/pipeline';
-import { forgetFactors } from '../core/circuit';
+import { fixesFor } from '../core/search/fixes';
+import { analyse } from '../core/judge';
+import { forgetFactors } from '../core/engine/circuit';
 import { applyEdit, laidParts, type Rig } from '../core/rig';
-import { checkRig } from '../core/rig/read';
+import { checkRig } from '../core/files/read-rig';
 import { routeRows } from './bench-routes';
+import { time, type Row } from './timing';
 
 const RUNS = 100;
-const WARM_UP = 20;
-
-export interface Row {
-  readonly what: string;
-  readonly parts: number;
-  readonly median: number;
-  readonly p95: number;
-}
-
-function time(work: () => unknown, runs: number): { median: number; p95: number } {
-  for (let i = 0; i < Math.min(WARM_UP, runs); i += 1) work();
-  const taken = Array.from({ length: runs }, () => {
-    const start = performance.now();
-    work();
-    return performance.now() - start;
-  }).sort((a, b) => a - b);
-  const at = (share: number) => taken[Math.min(runs - 1, Math.floor(share * runs))] ?? NaN;
-  return { median: at(0.5), p95: at(0.95) };
-}
 
 /** A microphone, a mixer and the leads to a phone and to a camera: the most circuit that one chain brings. */
 function group(index: number): Pick<Rig, 'parts' | 'joints'> & { source: string; recorder: string } {

@@ -1,10 +1,11 @@
 import { readFile, stat } from 'node:fs/promises';
-import { LARGEST_RIG_BYTES, sayProblem, type Rig } from '../core/rig';
-import { readRig } from '../core/rig/read';
-import { checkReport, spiceReport } from '../core/report';
-import { planReport } from '../core/report/plan-report';
-import { plan, sayRequestProblem } from '../core/route';
-import { readRequest } from '../core/route/read-request';
+import { LARGEST_RIG_BYTES, sayProblem } from '../core/files';
+import { type Rig } from '../core/rig';
+import { readRig } from '../core/files/read-rig';
+import { checkReport, spiceReport } from '../core/files';
+import { planReport } from '../core/files/plan-report';
+import { plan, sayRequestProblem } from '../core/search/route';
+import { readRequest } from '../core/files/read-request';
 import { bench } from './bench';
 import { planText } from './plan-text';
 import { textReport } from './text-report';

@@ -1,4 +1,4 @@
-import type { PlanReport } from '../core/report/plan-report';
+import type { PlanReport } from '../core/files/plan-report';
 
 /** The plan as a person reads it in a terminal. */
 export function planText({ routes, hindrances, says, searched, complete }: PlanReport): string {

@@ -1,4 +1,4 @@
-import type { CheckReport } from '../core/report';
+import type { CheckReport } from '../core/files';
 
 /** The report as a person reads it in a terminal. */
 export function textReport(report: CheckReport): string {

@@ -1,5 +1,6 @@
-import { sayProblem, type Rig } from '../core/rig';
-import { checkRig } from '../core/rig/read';
+import { sayProblem } from '../core/files';
+import { type Rig } from '../core/rig';
+import { checkRig } from '../core/files/read-rig';
 import drawer from '../../demo/drawer.json';
 import harbourCallIn from '../../demo/rigs/harbour-call-in.json';
 import launchDayStream from '../../demo/rigs/launch-day-stream.json';

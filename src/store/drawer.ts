@@ -1,4 +1,5 @@
-import { database, type DrawerItem } from './database';
+import { database } from './database';
+import type { DrawerItem } from './records';
 import { MOST_OF_A_PART } from './stored';
 
 /**

@@ -1,6 +1,6 @@
 import Dexie, { type Transaction } from 'dexie';
 import type { Rig } from '../core/rig';
-import type { EditRecord } from './database';
+import type { EditRecord } from './records';
 import { loadDiffer, stepBetween } from './history';
 
 /** A rig with its history as versions 1 to 3 stored them: whole documents, oldest first; of what was undone the next first. */

@@ -1,7 +1,7 @@
 import { IDBFactory, IDBKeyRange } from 'fake-indexeddb';
 import { readFileSync } from 'node:fs';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { checkRig } from '../core/rig/read';
+import { checkRig } from '../core/files/read-rig';
 import { database, STORE_VERSION, switchDatabase, SymplexDatabase } from './database';
 import { openStore } from './open';
 import { knownPolicies } from './policies';

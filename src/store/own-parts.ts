@@ -1,5 +1,6 @@
 import type { Part } from '../core/parts';
-import { database, type DrawerItem } from './database';
+import { database } from './database';
+import type { DrawerItem } from './records';
 
 /** Keeps a part of the user's own; one of the same id is exchanged. Rigs that use it keep their own figures. */
 export async function keepOwnPart(part: Part): Promise<void> {

@@ -9,7 +9,8 @@ import {
   type RigEdit,
 } from '../core/rig';
 import type { Part } from '../core/parts';
-import { database, type EditRecord, type RigRecord } from './database';
+import { database } from './database';
+import type { EditRecord, RigRecord } from './records';
 import { loadDiffer, stepBack, stepBetween, stepForward } from './history';
 import { isPart } from './stored';
 

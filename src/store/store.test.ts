@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { checkRig } from '../core/rig/read';
+import { checkRig } from '../core/files/read-rig';
 import { findPart } from '../core/parts';
 import { ownCopy } from '../core/parts/own-part';
 import { database } from './database';

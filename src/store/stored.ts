@@ -1,7 +1,8 @@
-import { findApp, EVIDENCE_KINDS, WAYS, type Part } from '../core/parts';
+import { findApp, EVIDENCE_KINDS, WAYS } from '../core/apps';
+import { type Part } from '../core/parts';
 import type { PolicyNote } from '../core/rig';
 import { CONDITIONS } from './conditions';
-import type { DrawerItem } from './database';
+import type { DrawerItem } from './records';
 
 /** What stands in the browser's storage may be damaged: these say what can be worked with. Whole documents are checked in the worker. */
 

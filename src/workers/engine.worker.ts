@@ -1,8 +1,8 @@
 import { expose } from 'comlink';
-import { fixesFor, moveOptions, outcomesOf, swapOptions } from '../core/fixes';
-import { checkPart } from '../core/parts/check-part';
-import { analyse } from '../core/pipeline';
-import { checkRig, readRig } from '../core/rig/read';
+import { fixesFor, moveOptions, outcomesOf, swapOptions } from '../core/search/fixes';
+import { checkPart } from '../core/parts/model/check-part';
+import { analyse } from '../core/judge';
+import { checkRig, readRig } from '../core/files/read-rig';
 import type { EngineProtocol } from './protocol';
 
 const engine: EngineProtocol = {

@@ -1,4 +1,4 @@
-import type { Plan, Progress, RouteRequest } from '../core/route';
+import type { Plan, Progress, RouteRequest } from '../core/search/route';
 
 /** What the page asks of the planner's thread. */
 export interface PlannerProtocol {

@@ -1,5 +1,5 @@
 import { proxy } from 'comlink';
-import type { Plan, Progress, RouteRequest } from '../core/route';
+import type { Plan, Progress, RouteRequest } from '../core/search/route';
 import type { PlannerProtocol } from './planner-protocol';
 import { Thread } from './thread';
 

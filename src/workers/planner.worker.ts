@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { planSteps } from '../core/route';
+import { planSteps } from '../core/search/route';
 import type { PlannerProtocol } from './planner-protocol';
 
 /** Told no oftener than this, ms. */

@@ -1,9 +1,10 @@
 import type { Finding } from '../core/checks';
-import type { Drawer, Fix, Option } from '../core/fixes';
+import type { Drawer, Fix, Option } from '../core/search/fixes';
 import type { Part } from '../core/parts';
-import type { Analysis } from '../core/pipeline';
-import type { ReadProblem, Rig, RigEdit } from '../core/rig';
-import type { ReadResult } from '../core/rig/read';
+import type { Analysis } from '../core/judge';
+import type { ReadProblem } from '../core/files';
+import type { Rig, RigEdit } from '../core/rig';
+import type { ReadResult } from '../core/files/read-rig';
 
 /** What the page asks of the engine's thread; documents and answers are plain data. */
 export interface EngineProtocol {

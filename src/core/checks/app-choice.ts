@@ -1,5 +1,5 @@
-import { appOf, chooseInput, takeOf, wayOf, type LeftAlone } from '../flow';
-import type { Facts } from '../pipeline/facts';
+import { appOf, chooseInput, takeOf, wayOf, type LeftAlone } from '../engine/flow';
+import type { Facts } from '../engine/facts';
 import { failing } from './failing';
 import type { Finding, FindingCode, Origin } from './finding';
 import { CHOICE_IN_APP } from './origins';

@@ -1,6 +1,6 @@
-import { magnitude, plus, type Phasor } from '../circuit';
-import type { InputChannel } from '../flow';
-import type { Facts } from '../pipeline/facts';
+import { magnitude, plus, type Phasor } from '../engine/circuit';
+import type { InputChannel } from '../engine/flow';
+import type { Facts } from '../engine/facts';
 import { gainToDb } from '../units';
 import type { Finding } from './finding';
 import { inputOf } from './input-of';

@@ -1,5 +1,5 @@
-import { feedOf, type SoundSource } from '../circuit';
-import type { Facts } from '../pipeline/facts';
+import { feedOf, type SoundSource } from '../engine/circuit';
+import type { Facts } from '../engine/facts';
 import { jointsOf } from '../rig';
 import { failing } from './failing';
 import type { Finding, Place } from './finding';

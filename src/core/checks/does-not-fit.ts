@@ -1,4 +1,4 @@
-import type { Facts } from '../pipeline/facts';
+import type { Facts } from '../engine/facts';
 import type { Finding } from './finding';
 import { PLUG_SIZES } from './origins';
 

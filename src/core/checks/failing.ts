@@ -1,5 +1,5 @@
-import type { Arrival, HostInput } from '../flow';
-import type { Facts } from '../pipeline/facts';
+import type { Arrival, HostInput } from '../engine/flow';
+import type { Facts } from '../engine/facts';
 
 /** An intended source that does not get through, with the inputs that its recorder could have taken. */
 export interface Failing {

@@ -1,5 +1,5 @@
-import type { Arrival, HostInput } from '../flow';
-import type { Facts } from '../pipeline/facts';
+import type { Arrival, HostInput } from '../engine/flow';
+import type { Facts } from '../engine/facts';
 
 /** The input that an arrival is recorded from; undefined for a host's own microphone. */
 export const inputOf = (facts: Facts, arrival: Arrival): HostInput | undefined =>

@@ -1,5 +1,5 @@
-import { AUDIBLE_OVER_NOISE, SIDE_WITHIN, type Arrival } from '../flow';
-import type { Facts } from '../pipeline/facts';
+import { AUDIBLE_OVER_NOISE, SIDE_WITHIN, type Arrival } from '../engine/flow';
+import type { Facts } from '../engine/facts';
 import type { Finding } from './finding';
 import { inputOf } from './input-of';
 import { AUDIBILITY, FULL_SCALE, SIDES } from './origins';

@@ -1,6 +1,6 @@
-import { bridgeOn, leastResistance, nodeKey, type Step } from '../circuit';
-import { MICROPHONE_FROM, SHORT_BELOW, type HostInput, type Sensed } from '../flow';
-import type { Facts } from '../pipeline/facts';
+import { bridgeOn, leastResistance, nodeKey, type Step } from '../engine/circuit';
+import { MICROPHONE_FROM, SHORT_BELOW, type HostInput, type Sensed } from '../engine/flow';
+import type { Facts } from '../engine/facts';
 import { failing } from './failing';
 import type { Finding, Place } from './finding';
 import { HEADSET_SPECIFICATION } from './origins';

@@ -1,6 +1,7 @@
-import { magnitude, nodeKey } from '../circuit';
-import { HEARD_LEVEL, appOf, type Listener } from '../flow';
-import type { Facts } from '../pipeline/facts';
+import { magnitude, nodeKey } from '../engine/circuit';
+import { HEARD_LEVEL, type Listener } from '../engine/returns';
+import { appOf } from '../engine/flow';
+import type { Facts } from '../engine/facts';
 import { choiceOf } from '../rig';
 import type { Finding } from './finding';
 import { HEADPHONES, PLAYBACK_FOLLOWS, SWITCH } from './origins';

@@ -1,5 +1,5 @@
 import { endsOf, jointsOf, type Rig } from '../rig';
-import type { Facts } from '../pipeline/facts';
+import type { Facts } from '../engine/facts';
 import { failing } from './failing';
 import type { Finding } from './finding';
 import { COMPUTED } from './origins';

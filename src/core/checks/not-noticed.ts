@@ -1,4 +1,4 @@
-import type { Facts } from '../pipeline/facts';
+import type { Facts } from '../engine/facts';
 import { failing } from './failing';
 import type { Finding } from './finding';
 import { NOTICED } from './origins';

@@ -1,7 +1,7 @@
-import { contactOf, type NodeKey, type Step } from '../circuit';
-import { selectInput, type HostInput } from '../flow';
-import type { Facts } from '../pipeline/facts';
-import { jointBefore, outward, soundContacts } from '../pipeline/outward';
+import { contactOf, type NodeKey, type Step } from '../engine/circuit';
+import { selectInput, type HostInput } from '../engine/flow';
+import type { Facts } from '../engine/facts';
+import { jointBefore, outward, soundContacts } from '../engine/outward';
 import { failing } from './failing';
 import type { Finding, Place } from './finding';
 import { COMPUTED } from './origins';

@@ -1,7 +1,7 @@
-import { contactOf, type NodeKey, type Step } from '../circuit';
-import { socketsOf } from '../flow';
-import type { Facts } from '../pipeline/facts';
-import { jointBefore, outward, placedOf, soundContacts } from '../pipeline/outward';
+import { contactOf, type NodeKey, type Step } from '../engine/circuit';
+import { socketsOf } from '../engine/flow';
+import type { Facts } from '../engine/facts';
+import { jointBefore, outward, placedOf, soundContacts } from '../engine/outward';
 import { failing } from './failing';
 import type { Finding } from './finding';
 import { COMPUTED } from './origins';

@@ -1,6 +1,6 @@
-import type { Facts } from '../pipeline/facts';
+import type { Facts } from '../engine/facts';
 import { jointsOf } from '../rig';
-import { nodeKey } from '../circuit';
+import { nodeKey } from '../engine/circuit';
 import { failing } from './failing';
 import type { Finding } from './finding';
 import { OWN_POWER, PHANTOM } from './origins';

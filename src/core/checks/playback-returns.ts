@@ -1,6 +1,6 @@
-import { magnitude, nodeKey } from '../circuit';
-import { appOf } from '../flow';
-import type { Facts } from '../pipeline/facts';
+import { magnitude, nodeKey } from '../engine/circuit';
+import { appOf } from '../engine/flow';
+import type { Facts } from '../engine/facts';
 import { dbFs, gainToDb, type DbFs } from '../units';
 import type { Finding } from './finding';
 import { RETURNED } from './origins';

@@ -1,4 +1,4 @@
-import type { Facts } from '../pipeline/facts';
+import type { Facts } from '../engine/facts';
 import { appChoice } from './app-choice';
 import { cancelsInMono } from './cancels-in-mono';
 import { capsule } from './capsule';

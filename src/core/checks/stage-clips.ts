@@ -1,7 +1,7 @@
-import { magnitude, nodeKey } from '../circuit';
-import { SPEECH_CREST, type Arrival } from '../flow';
+import { magnitude, nodeKey } from '../engine/circuit';
+import { SPEECH_CREST, type Arrival } from '../engine/flow';
 import { SINE_CREST } from '../units';
-import type { Facts } from '../pipeline/facts';
+import type { Facts } from '../engine/facts';
 import { inputOf } from './input-of';
 import type { Finding } from './finding';
 import { STAGE_LIMIT } from './origins';

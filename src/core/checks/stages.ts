@@ -1,5 +1,5 @@
-import { magnitude, nodeKey, type NetElement, type StagePath } from '../circuit';
-import type { Facts } from '../pipeline/facts';
+import { magnitude, nodeKey, type NetElement, type StagePath } from '../engine/circuit';
+import type { Facts } from '../engine/facts';
 
 type Sense = Extract<NetElement, { kind: 'sense' }>;
 

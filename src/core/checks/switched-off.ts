@@ -1,6 +1,6 @@
 import type { Quantity } from '../parts';
-import { settle } from '../circuit';
-import type { Facts } from '../pipeline/facts';
+import { settle } from '../engine/circuit';
+import type { Facts } from '../engine/facts';
 import type { LaidPart } from '../rig';
 import { failing } from './failing';
 import type { Finding } from './finding';

@@ -1,5 +1,5 @@
-import { appOf, chooseInput, isAudible, tracksOf, type Arrival, type InputChannel } from '../flow';
-import type { Facts } from '../pipeline/facts';
+import { appOf, chooseInput, isAudible, tracksOf, type Arrival, type InputChannel } from '../engine/flow';
+import type { Facts } from '../engine/facts';
 import { failing, type Failing } from './failing';
 import type { Finding } from './finding';
 import { CHOICE_IN_APP, OWN_TRACK } from './origins';

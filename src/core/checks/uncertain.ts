@@ -1,5 +1,5 @@
-import type { Arrival } from '../flow';
-import type { Facts } from '../pipeline/facts';
+import type { Arrival } from '../engine/flow';
+import type { Facts } from '../engine/facts';
 import type { Finding } from './finding';
 import { JACK_SPREAD } from './origins';
 

@@ -1,5 +1,5 @@
-import { FULL_SPEED_BYTES, type AttachedDevice } from '../bus';
-import type { Facts } from '../pipeline/facts';
+import { FULL_SPEED_BYTES, type AttachedDevice } from '../engine/bus';
+import type { Facts } from '../engine/facts';
 import { jointAt } from '../rig';
 import type { Finding, Limit, Measured, Origin, FindingCode } from './finding';
 import { FRAME_BYTES, REAL_DRAW, USB_LEAD } from './origins';

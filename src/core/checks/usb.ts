@@ -1,5 +1,5 @@
-import { MOST_HUBS, type AttachedDevice } from '../bus';
-import type { Facts } from '../pipeline/facts';
+import { MOST_HUBS, type AttachedDevice } from '../engine/bus';
+import type { Facts } from '../engine/facts';
 import { jointAt, jointsOf, type Rig } from '../rig';
 import { failing } from './failing';
 import type { Finding, Place } from './finding';

@@ -1,5 +1,5 @@
-import { nodeKey } from '../circuit';
-import type { Facts } from '../pipeline/facts';
+import { nodeKey } from '../engine/circuit';
+import type { Facts } from '../engine/facts';
 import { jointAt } from '../rig';
 import type { Finding } from './finding';
 import { BEARS } from './origins';

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { blocks, mergeNets, netElements, netPaths, solveDirect, spiceDeck } from '../circuit';
+import { blocks, mergeNets, netElements, netPaths, solveDirect, spiceDeck } from '../engine/circuit';
 import { contactsOf } from '../plugs';
 import { laidParts, matchPorts, type Rig } from '../rig';
-import { checkRig } from '../rig/read';
+import { checkRig } from '../files/read-rig';
 import { CATALOGUE, findPart, isSymmetrical, isTurnable, type NodeName, type Part, type Quantity } from '.';
-import { figuresOf } from './figures';
-import { partProblems } from './part-problems';
-import { checkPart } from './check-part';
+import { figuresOf } from './model/figures';
+import { partProblems } from './model/part-problems';
+import { checkPart } from './model/check-part';
 
 const alone = (part: Part): Rig => ({
   format: 'symplex-rig',

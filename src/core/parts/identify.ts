@@ -1,6 +1,6 @@
 import { connectorName, type Connector, type Gender } from '../plugs';
-import type { Part, PartPort } from './types';
-import { wantsPhantom } from './wants-phantom';
+import type { Part, PartPort } from './model/types';
+import { wantsPhantom } from './model/wants-phantom';
 
 /** An end of a thing as it is seen: a plug with so many bands, a socket, pins or holes. */
 export interface SeenEnd {

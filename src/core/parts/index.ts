@@ -30,10 +30,8 @@ export type {
   StreamFormat,
   SwitchedBy,
   SwitchSetting,
-} from './types';
-export { PART_FAMILIES } from './types';
+} from './model/types';
+export { PART_FAMILIES } from './model/types';
 export { CATALOGUE, findPart } from './catalogue';
 export { answersTo, searchRank } from './search';
-export { isSymmetrical, isTurnable } from './symmetry';
-export type { App, AppId, Evidence, Take, Way } from './apps';
-export { APPS, DEFAULT_APP, EVIDENCE_KINDS, TRACKS, WAYS, findApp } from './apps';
+export { isSymmetrical, isTurnable } from './model/symmetry';

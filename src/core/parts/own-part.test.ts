@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { figuresOf, withFigure } from './figures';
+import { figuresOf, withFigure } from './model/figures';
 import { findPart } from '.';
 import { fromTemplate, ownCopy, ownId, TEMPLATES, withConnector } from './own-part';
-import { checkPart } from './check-part';
+import { checkPart } from './model/check-part';
 import { connectorsLike } from './own-part';
 
 const receiver = findPart('receiver-trs')!;

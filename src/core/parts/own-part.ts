@@ -1,7 +1,7 @@
 import { contactsOf, KEYED_CONNECTORS, PHONE_CONNECTORS, type Connector } from '../plugs';
 import { findPart } from './catalogue';
-import { figuresOf, withFigure } from './figures';
-import type { Part } from './types';
+import { figuresOf, withFigure } from './model/figures';
+import type { Part } from './model/types';
 
 /** Where a part of one's own may begin: a shipped part, by its usual name, with figures that are asked for first. */
 export interface Template {

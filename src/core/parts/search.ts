@@ -1,6 +1,6 @@
 import { contactsOf, connectorName, isPhoneConnector } from '../plugs';
-import type { Part } from './types';
-import { wantsPhantom } from './wants-phantom';
+import type { Part } from './model/types';
+import { wantsPhantom } from './model/wants-phantom';
 
 const NUMBERS = ['no', 'one', 'two', 'three', 'four'];
 

@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { APPS, CATALOGUE, findPart } from '../parts';
-import { analyse } from '../pipeline';
-import { layRig } from '../testing/lay-rig';
+import { APPS } from '../apps';
+import { CATALOGUE, findPart } from '../parts';
+import { analyse } from '../judge';
+import { layRig } from '../../../testing/lay-rig';
 import { applyEdit, freshId, swapEdits, type Rig, type RigEdit } from '.';
-import { checkRig } from './read';
+import { checkRig } from '../files/read-rig';
 
 const rig = layRig({
   parts: { receiver: 'receiver-trs', lead: 'lead-trs-trs', phone: 'phone-ctia' },

@@ -1,4 +1,5 @@
-import { isSymmetrical, type AppId, type Part } from '../parts';
+import { isSymmetrical, type Part } from '../parts';
+import { type AppId } from '../apps';
 import { excessOf, freshId, LIMITS } from './limits';
 import { canChoose, canStand, endsOf, jointsOf, partIn, portOf, samePort } from './lookup';
 import { matchPorts } from './match-ports';

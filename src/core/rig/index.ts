@@ -22,7 +22,4 @@ export { applyEdit, isSource, swapEdits, whyNot } from './edits';
 export { copyName, freshId, LIMITS } from './limits';
 export { freeSocketsFor } from './sockets';
 export { matchPorts } from './match-ports';
-export type { ReadProblem } from './problems';
-export { sayProblem } from './problems';
-export { LARGEST_RIG_BYTES, writeRig } from './write';
 export { makeOwn, withOwnParts, withUsedParts } from './own-parts';

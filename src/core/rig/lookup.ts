@@ -1,4 +1,5 @@
-import { CATALOGUE, DEFAULT_APP, findApp, findPart, type Part, type PartPort } from '../parts';
+import { CATALOGUE, findPart, type Part, type PartPort } from '../parts';
+import { DEFAULT_APP, findApp } from '../apps';
 import { own } from '../schema';
 import type { Joint, PlacedPart, PortRef, Rig, SettingValue } from './types';
 

@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { figuresOf, withFigure } from '../parts/figures';
+import { figuresOf, withFigure } from '../parts/model/figures';
 import { findPart } from '../parts';
 import { ownCopy } from '../parts/own-part';
-import { analyse } from '../pipeline';
-import { layRig } from '../testing/lay-rig';
-import { applyEdit, partsFor, withOwnParts, withUsedParts, writeRig } from '.';
-import { checkRig, readRig } from './read';
+import { analyse } from '../judge';
+import { layRig } from '../../../testing/lay-rig';
+import { applyEdit, partsFor, withOwnParts, withUsedParts } from '.';
+import { writeRig } from '../files';
+import { checkRig, readRig } from '../files/read-rig';
 
 const rig = layRig({
   parts: { receiver: 'receiver-trs', lead: 'patch-trs-trrs', phone: 'phone-ctia' },

@@ -1,4 +1,5 @@
-import type { AppId, Evidence, Part, Way } from '../parts';
+import type { AppId, Evidence, Way } from '../apps';
+import type { Part } from '../parts';
 
 export const RIG_FORMAT = 'symplex-rig';
 export const RIG_VERSION = 1;

@@ -41,6 +41,6 @@ describe('what a schema objects to', () => {
     });
   });
   it('says something even where the validator says nothing', () => {
-    expect(malformedBy(7, null)).toEqual({ at: '', value: 7, expected: 'does not follow the schema' });
+    expect(malformedBy(7, null)).toEqual({ at: '', value: 7, expected: 'must follow the schema' });
   });
 });

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE } from '../parts';
-import { figuresOf } from '../parts/figures';
+import { figuresOf } from '../parts/model/figures';
 import { formatFigure, parseFigure, type FigureUnit } from '.';
 
 const read = (text: string, unit: FigureUnit) => {

@@ -1,10 +1,10 @@
 'use client';
 import { Command } from 'cmdk';
 import { useMemo, useState } from 'react';
-import type { Drawer } from '../../core/fixes';
+import type { Drawer } from '../../core/search/fixes';
 import type { Part, PartPort } from '../../core/parts';
 import { connectorName, mate } from '../../core/plugs';
-import { nameOf } from '../../core/report';
+import { nameOf } from '../../core/words';
 import {
   applyEdit,
   isSource,

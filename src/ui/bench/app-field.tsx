@@ -1,9 +1,10 @@
 'use client';
-import { APPS, DEFAULT_APP, findApp, type PartSetting } from '../../core/parts';
-import { appOf } from '../../core/flow';
-import type { Analysis } from '../../core/pipeline';
+import { APPS, DEFAULT_APP, findApp } from '../../core/apps';
+import { type PartSetting } from '../../core/parts';
+import { appOf } from '../../core/engine/flow';
+import type { Analysis } from '../../core/judge';
 import { choiceOf, type LaidPart, type RigEdit } from '../../core/rig';
-import { SwitchField } from './settings';
+import { SwitchField } from './switch-field';
 
 interface AppFieldProps {
   readonly laid: LaidPart;

@@ -1,9 +1,10 @@
 'use client';
 import { memo, useState } from 'react';
-import type { Analysis } from '../../core/pipeline';
-import { selectInput, wayOf, type Arrival, type Listener } from '../../core/flow';
-import type { Way } from '../../core/parts';
-import { STATE_BADGE, nameOf, noun, sayArrival, sayLevel } from '../../core/report';
+import type { Analysis } from '../../core/judge';
+import { selectInput, wayOf, type Arrival } from '../../core/engine/flow';
+import { type Listener } from '../../core/engine/returns';
+import type { Way } from '../../core/apps';
+import { STATE_BADGE, nameOf, noun, sayArrival, sayLevel } from '../../core/words';
 import { laidParts, type Rig, type RigEdit } from '../../core/rig';
 import { SentenceView } from '../shared/sentence-view';
 import { VERDICT_SIGN } from '../shared/verdict-sign';

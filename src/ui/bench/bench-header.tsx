@@ -2,7 +2,7 @@
 import { Ellipsis, Redo2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { LIMITS, type Rig, type RigEdit } from '../../core/rig';
-import type { RigRecord } from '../../store/database';
+import type { RigRecord } from '../../store/records';
 import { canRedo, canUndo } from '../../store/rigs';
 import { LazyMenu } from '../shared/lazy-menu';
 import { redo, restoreSeen, undo } from '../shared/keep-edit';

@@ -1,6 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { ReadProblem, Rig } from '../../core/rig';
+import type { ReadProblem } from '../../core/files';
+import type { Rig } from '../../core/rig';
 import { getEngine } from '../../workers/engine';
 import { sayThreadTrouble } from '../shared/thread-trouble';
 import { nameShownRig, useShownRig } from '../shared/use-rigs';

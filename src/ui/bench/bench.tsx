@@ -3,8 +3,8 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { applyEdit, withOwnParts, type Rig, type RigEdit } from '../../core/rig';
 import type { Part } from '../../core/parts';
-import { sayEdit } from '../../core/report';
-import type { RigRecord } from '../../store/database';
+import { sayEdit } from '../../core/words';
+import type { RigRecord } from '../../store/records';
 import { withPolicies } from '../../store/policies';
 import { useCommands, type Command } from '../commands/commands';
 import { keepEdit } from '../shared/keep-edit';
@@ -15,19 +15,12 @@ import { usePolicies } from '../shared/use-policies';
 import { ArrivesPanel } from './arrives-panel';
 import { askToAdd, askedOf } from './asked-add';
 import { BenchHeader } from './bench-header';
+import type { Editing } from './editing';
 import { Ladder } from './ladder';
 import { addCommands, historyCommands, switchCommands, wholeRigCommands } from './rig-commands';
 import { useAnalysis, useFixes } from './use-analysis';
 
 const AddDialog = lazily(() => import('./add-dialog').then((m) => m.AddDialog));
-
-/** A change of a rig, and the same while a knob is still being turned: nothing is stored until it is let go. */
-export interface Editing {
-  readonly edit: (change: RigEdit) => void;
-  readonly preview: (change: RigEdit) => void;
-  /** Opens the list of what can be plugged into a part. */
-  readonly add: (placed: string) => void;
-}
 
 function useEditing(rig: Rig, own: readonly Part[]): Omit<Editing, 'add'> & { readonly shown: Rig } {
   const [turned, setTurned] = useState<{ of: Rig; rig: Rig }>();

@@ -1,7 +1,7 @@
-import type { JointView } from '../../core/pipeline';
+import type { JointView } from '../../core/views';
 import type { ContactRole } from '../../core/parts';
 import { contactName, type Contact } from '../../core/plugs';
-import { ROLE } from '../../core/report';
+import { ROLE } from '../../core/words';
 import { formatDb, formatVolts } from '../../core/units';
 
 const word = (role: ContactRole | null | undefined): string => (role ? ROLE[role].word : 'nothing');

@@ -1,6 +1,6 @@
 'use client';
 import { useId, useState } from 'react';
-import { mouthDistance } from '../../core/flow';
+import { mouthDistance } from '../../core/engine/flow';
 import type { LaidPart, Rig, RigEdit } from '../../core/rig';
 
 const NEAREST = 0.01;

@@ -1,7 +1,7 @@
 'use client';
 import type { Finding, Severity } from '../../core/checks';
-import type { Fix } from '../../core/fixes';
-import { sayEdit, sayOutcome, sayReason, sayTitle } from '../../core/report';
+import type { Fix } from '../../core/search/fixes';
+import { sayEdit, sayOutcome, sayReason, sayTitle } from '../../core/words';
 import type { Rig, RigEdit } from '../../core/rig';
 import { money } from '../shared/money';
 import { useCurrency } from '../shared/use-currency';

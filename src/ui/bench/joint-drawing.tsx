@@ -1,24 +1,12 @@
 'use client';
 import type { Finding } from '../../core/checks';
-import type { JointView } from '../../core/pipeline';
+import type { JointView } from '../../core/views';
 import { isPhoneConnector } from '../../core/plugs';
-import { noun, sayBracket } from '../../core/report';
+import { noun, sayBracket } from '../../core/words';
 import type { Rig } from '../../core/rig';
+import type { JointPicture } from './joint-picture';
 import { PhoneJoint } from './phone-joint';
 import { PinJoint } from './pin-joint';
-
-export interface JointPicture {
-  readonly joint: JointView;
-  /** Short words for the two rows: "lead", "brings". */
-  readonly plugLabel: readonly [string, string];
-  readonly jackLabel: readonly [string, string];
-  /** Sound comes from this side: its letters are filled. */
-  readonly plugBrings: boolean;
-  readonly jackBrings: boolean;
-  readonly finding: Finding | undefined;
-  readonly bracket: string;
-  readonly description: string;
-}
 
 interface JointDrawingProps {
   readonly rig: Rig;

@@ -1,5 +1,5 @@
 import { severityRank, type Finding } from '../../core/checks';
-import type { Analysis } from '../../core/pipeline';
+import type { Analysis } from '../../core/judge';
 
 /** The weightiest finding about a joint, or undefined when all is well there. */
 export function findingAt(analysis: Analysis, joint: string): Finding | undefined {

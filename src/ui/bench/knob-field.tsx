@@ -3,7 +3,7 @@ import { Slider } from 'radix-ui';
 import { useState } from 'react';
 import type { KnobSetting } from '../../core/parts';
 import { formatDb } from '../../core/units';
-import type { FieldProps } from './settings';
+import type { FieldProps } from './field-props';
 
 /** While it is dragged the verdict follows; the rig keeps where it is let go. */
 export function KnobField({

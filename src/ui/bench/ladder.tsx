@@ -1,10 +1,10 @@
 'use client';
 import { memo, useState } from 'react';
-import type { Drawer } from '../../core/fixes';
-import type { Lane, Rung } from '../../core/pipeline';
-import { nameOf } from '../../core/report';
+import type { Drawer } from '../../core/search/fixes';
+import type { Lane, Rung } from '../../core/views';
+import { nameOf } from '../../core/words';
 import { endsOf } from '../../core/rig';
-import type { Editing } from './bench';
+import type { Editing } from './editing';
 import { aliveRungs, findingAt } from './joint-status';
 import { JointRow } from './joint-row';
 import { RungCard } from './rung-card';

@@ -1,5 +1,5 @@
 import type { ContactRole } from '../../core/parts';
-import { ROLE } from '../../core/report';
+import { ROLE } from '../../core/words';
 
 const COLOUR: Record<ContactRole, string> = {
   left: 'var(--brass)',

@@ -1,7 +1,7 @@
 'use client';
-import type { Arrival, Stage } from '../../core/flow';
-import type { Analysis } from '../../core/pipeline';
-import { nameOf, noun } from '../../core/report';
+import type { Arrival, Stage } from '../../core/engine/flow';
+import type { Analysis } from '../../core/judge';
+import { nameOf, noun } from '../../core/words';
 import type { Rig } from '../../core/rig';
 import { formatDb } from '../../core/units';
 

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import { connectorName } from '../../core/plugs';
-import { nameOf } from '../../core/report';
+import { nameOf } from '../../core/words';
 import { freeSocketsFor, portOf, type Joint, type Rig, type RigEdit } from '../../core/rig';
 import { Sheet } from '../shared/sheet';
 import { Outcome, useOutcomes } from './outcomes';

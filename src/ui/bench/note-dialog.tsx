@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { nameOf } from '../../core/report';
+import { nameOf } from '../../core/words';
 import type { Rig, RigEdit } from '../../core/rig';
 import { Sheet } from '../shared/sheet';
 

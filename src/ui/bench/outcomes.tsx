@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { Option } from '../../core/fixes';
-import { sayOutcome } from '../../core/report';
+import type { Option } from '../../core/search/fixes';
+import { sayOutcome } from '../../core/words';
 import type { Rig, RigEdit } from '../../core/rig';
 import { getProver } from '../../workers/engine';
 import { VERDICT_SIGN } from '../shared/verdict-sign';

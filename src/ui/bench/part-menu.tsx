@@ -3,7 +3,7 @@ import { DropdownMenu } from 'radix-ui';
 import { Ellipsis } from 'lucide-react';
 import { jointsOf, portOf, endsOf, jointAt, partOf, type Rig, type RigEdit } from '../../core/rig';
 import { mate } from '../../core/plugs';
-import { nameOf } from '../../core/report';
+import { nameOf } from '../../core/words';
 import { MENU_ITEM } from '../shared/menu-item';
 
 interface PartMenuProps {

@@ -7,7 +7,7 @@ import {
   type Contact,
   type PhoneConnector,
 } from '../../core/plugs';
-import type { JointPicture } from './joint-drawing';
+import type { JointPicture } from './joint-picture';
 import { Letter, roleColour } from './letter';
 import { RowLabel } from './row-label';
 

@@ -1,5 +1,5 @@
 import { contactsOf } from '../../core/plugs';
-import type { JointPicture } from './joint-drawing';
+import type { JointPicture } from './joint-picture';
 import { Letter } from './letter';
 import { RowLabel } from './row-label';
 

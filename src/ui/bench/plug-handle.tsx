@@ -1,7 +1,7 @@
 'use client';
 import { GripVertical } from 'lucide-react';
 import { useRef, useState, type PointerEvent } from 'react';
-import { nameOf } from '../../core/report';
+import { nameOf } from '../../core/words';
 import type { Joint, Rig, RigEdit } from '../../core/rig';
 import { lazily } from '../shared/lazily';
 

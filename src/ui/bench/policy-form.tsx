@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
-import { findApp, type Way } from '../../core/parts';
-import type { Arrival } from '../../core/flow';
+import { findApp, type Way } from '../../core/apps';
+import type { Arrival } from '../../core/engine/flow';
 import { partOf, type PolicyNote, type Rig, type RigEdit } from '../../core/rig';
 import { keepPolicy } from '../../store/policies';
 import { keeping } from '../shared/report-trouble';

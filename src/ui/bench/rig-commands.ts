@@ -1,5 +1,5 @@
 'use client';
-import { nameOf } from '../../core/report';
+import { nameOf } from '../../core/words';
 import { laidParts, settingOf, type Rig, type RigEdit } from '../../core/rig';
 import { duplicateRig } from '../../store/rigs';
 import type { Command } from '../commands/commands';

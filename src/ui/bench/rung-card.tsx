@@ -1,14 +1,14 @@
 'use client';
 import { ArrowLeftRight, Ellipsis, Plus, RefreshCw } from 'lucide-react';
 import { useState } from 'react';
-import type { Drawer } from '../../core/fixes';
+import type { Drawer } from '../../core/search/fixes';
 import { isTurnable } from '../../core/parts';
-import type { Analysis } from '../../core/pipeline';
-import { nameOf, rungReading } from '../../core/report';
+import type { Analysis } from '../../core/judge';
+import { nameOf, rungReading } from '../../core/words';
 import { jointAt, partOf, type LaidPart, type Rig } from '../../core/rig';
 import { LazyMenu } from '../shared/lazy-menu';
 import { AppField } from './app-field';
-import type { Editing } from './bench';
+import type { Editing } from './editing';
 import { DistanceField } from './distance-field';
 import { PartIcon } from './part-icon';
 import { Settings } from './settings';

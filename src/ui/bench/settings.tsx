@@ -1,37 +1,10 @@
 'use client';
 import { memo } from 'react';
-import type { PartSetting, SwitchSetting } from '../../core/parts';
+import type { PartSetting } from '../../core/parts';
 import { settingOf, type LaidPart, type SettingValue } from '../../core/rig';
-import type { Editing } from './bench';
+import type { Editing } from './editing';
 import { lazily } from '../shared/lazily';
-
-export interface FieldProps<Setting> {
-  readonly setting: Setting;
-  /** What it is called here, where a group's heading says the rest. */
-  readonly name: string;
-  readonly value: SettingValue | undefined;
-  readonly change: (value: SettingValue) => void;
-}
-
-export function SwitchField({ setting, name, value, change }: FieldProps<SwitchSetting>) {
-  return (
-    <label className="flex items-center gap-1.5">
-      {name}
-      <select
-        className="field max-w-56"
-        aria-label={setting.name}
-        value={value}
-        onChange={(event) => change(event.target.value)}
-      >
-        {setting.options.map((option) => (
-          <option key={option.id} value={option.id}>
-            {option.name}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
-}
+import { SwitchField } from './switch-field';
 
 const KnobField = lazily(() => import('./knob-field').then((m) => m.KnobField));
 

@@ -2,9 +2,9 @@
 import { ArrowLeftRight, X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
-import type { Drawer, Option } from '../../core/fixes';
-import { verdictRank } from '../../core/pipeline/verdict';
-import { nameOf, sayChoice, sayOutcome } from '../../core/report';
+import type { Drawer, Option } from '../../core/search/fixes';
+import { verdictRank } from '../../core/judge/verdict';
+import { nameOf, sayChoice, sayOutcome } from '../../core/words';
 import { partIn, type Rig, type RigEdit } from '../../core/rig';
 import { getProver } from '../../workers/engine';
 import { money } from '../shared/money';

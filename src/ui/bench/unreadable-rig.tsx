@@ -1,5 +1,6 @@
 'use client';
-import { RIG_VERSION, sayProblem, type ReadProblem, type Rig } from '../../core/rig';
+import { RIG_VERSION, type Rig } from '../../core/rig';
+import { sayProblem, type ReadProblem } from '../../core/files';
 import { deleteRig } from '../../store/rigs';
 import { keeping } from '../shared/report-trouble';
 import { saveFile } from '../shared/save-file';

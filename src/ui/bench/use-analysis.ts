@@ -1,7 +1,7 @@
 'use client';
 import { startTransition, useEffect, useState } from 'react';
-import type { Drawer, Fix } from '../../core/fixes';
-import type { Analysis } from '../../core/pipeline';
+import type { Drawer, Fix } from '../../core/search/fixes';
+import type { Analysis } from '../../core/judge';
 import type { Rig } from '../../core/rig';
 import { getEngine, getProver } from '../../workers/engine';
 import { Latest } from '../shared/latest';

@@ -1,7 +1,7 @@
 'use client';
 import { useRouter, useSearchParams } from 'next/navigation';
-import { compareRigs, sayArrival, sayLevel, sayTitle } from '../../core/report';
-import type { RigRecord } from '../../store/database';
+import { compareRigs, sayArrival, sayLevel, sayTitle } from '../../core/words';
+import type { RigRecord } from '../../store/records';
 import { useAnalysis } from '../bench/use-analysis';
 import { SentenceView } from '../shared/sentence-view';
 import { isReadable } from '../bench/unreadable-rig';

@@ -1,5 +1,5 @@
 'use client';
-import { drawerCsv, readDrawerCsv } from '../../core/report/drawer-csv';
+import { drawerCsv, readDrawerCsv } from '../../core/files/drawer-csv';
 import { putItems } from '../../store/drawer';
 import { keeping } from '../shared/report-trouble';
 import { saveFile } from '../shared/save-file';

@@ -5,7 +5,7 @@ import { Fragment, useState, type ReactNode } from 'react';
 import { answersTo, type Part } from '../../core/parts';
 import type { Rig } from '../../core/rig';
 import { CONDITIONS, type Condition } from '../../store/conditions';
-import type { DrawerItem } from '../../store/database';
+import type { DrawerItem } from '../../store/records';
 import { changeCount } from '../../store/drawer';
 import { MOST_OF_A_PART } from '../../store/stored';
 import { PartIcon } from '../bench/part-icon';

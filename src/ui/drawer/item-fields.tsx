@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { Part } from '../../core/parts';
 import type { Rig } from '../../core/rig';
 import { CONDITIONS, type Condition } from '../../store/conditions';
-import type { DrawerItem } from '../../store/database';
+import type { DrawerItem } from '../../store/records';
 import { describeItem, type ItemDetails } from '../../store/drawer';
 import { money } from '../shared/money';
 import { keeping } from '../shared/report-trouble';

@@ -1,6 +1,6 @@
 'use client';
 import { useId } from 'react';
-import type { Figure } from '../../core/parts/figures';
+import type { Figure } from '../../core/parts/model/figures';
 import { formatFigure, parseFigure } from '../../core/units';
 
 interface FigureFieldProps {

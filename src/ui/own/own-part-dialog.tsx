@@ -1,9 +1,9 @@
 'use client';
 import { useMemo, useState, type FormEvent } from 'react';
 import { connectorsLike, withConnector } from '../../core/parts/own-part';
-import { figuresOf, withFigure, type Figure } from '../../core/parts/figures';
+import { figuresOf, withFigure, type Figure } from '../../core/parts/model/figures';
 import { type Part } from '../../core/parts';
-import { checkPart } from '../../core/parts/check-part';
+import { checkPart } from '../../core/parts/model/check-part';
 import { connectorName, type Connector } from '../../core/plugs';
 import { parseFigure } from '../../core/units';
 import { Sheet } from '../shared/sheet';

@@ -1,10 +1,11 @@
 'use client';
 import { Plus, X } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { APPS, DEFAULT_APP, type Part } from '../../core/parts';
+import { APPS, DEFAULT_APP } from '../../core/apps';
+import { type Part } from '../../core/parts';
 import { connectorName } from '../../core/plugs';
 import { isSource } from '../../core/rig';
-import type { RequestDestination, RequestSource } from '../../core/route';
+import type { RequestDestination, RequestSource } from '../../core/search/route';
 import { PartChoice } from './part-choice';
 import type { Question } from './use-request';
 

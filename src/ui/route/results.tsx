@@ -1,8 +1,8 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { sayHindrance, sayPlan } from '../../core/report/say-route';
-import { sayRequestProblem, type Plan, type Route } from '../../core/route';
+import { sayHindrance, sayPlan } from '../../core/words/say-route';
+import { sayRequestProblem, type Plan, type Route } from '../../core/search/route';
 import { addRig } from '../../store/rigs';
 import { keeping } from '../shared/report-trouble';
 import { RouteCard } from './route-card';

@@ -1,8 +1,8 @@
 'use client';
 import { ArrowRight, ShoppingBasket } from 'lucide-react';
-import { sayArrival } from '../../core/report';
-import { sayLost } from '../../core/report/say-route';
-import type { Route } from '../../core/route';
+import { sayArrival } from '../../core/words';
+import { sayLost } from '../../core/words/say-route';
+import type { Route } from '../../core/search/route';
 import { formatDb } from '../../core/units';
 import { money } from '../shared/money';
 import { VERDICT_SIGN } from '../shared/verdict-sign';

@@ -1,5 +1,5 @@
-import { ladder } from '../../core/pipeline/ladder';
-import { nameOf } from '../../core/report';
+import { ladder } from '../../core/views/ladder';
+import { nameOf } from '../../core/words';
 import { partOf, portOf, type Rig } from '../../core/rig';
 import { PartIcon } from '../bench/part-icon';
 import { PlugGlyph } from '../shared/plug-glyph';

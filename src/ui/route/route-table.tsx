@@ -1,4 +1,4 @@
-import type { Route } from '../../core/route';
+import type { Route } from '../../core/search/route';
 import { formatDb } from '../../core/units';
 import { money } from '../shared/money';
 import { cannot } from './route-words';

@@ -2,7 +2,7 @@
 import { Search, Square } from 'lucide-react';
 import { useMemo } from 'react';
 import { CATALOGUE } from '../../core/parts';
-import type { RouteRequest } from '../../core/route';
+import type { RouteRequest } from '../../core/search/route';
 import { useCurrency } from '../shared/use-currency';
 import { useDrawer } from '../shared/use-drawer';
 import { useOwnParts } from '../shared/use-own-parts';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { plan, type RouteRequest } from '../../core/route';
+import { plan, type RouteRequest } from '../../core/search/route';
 import { cannot, settingsMade } from './route-words';
 
 const ask = (source: string, host: string, app: string, more: Partial<RouteRequest> = {}) =>

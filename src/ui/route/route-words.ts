@@ -1,7 +1,7 @@
-import { findApp } from '../../core/parts';
-import { nameOf } from '../../core/report';
+import { findApp } from '../../core/apps';
+import { nameOf } from '../../core/words';
 import { laidParts, type Rig } from '../../core/rig';
-import type { Route } from '../../core/route';
+import type { Route } from '../../core/search/route';
 import { formatDb } from '../../core/units';
 
 /** For each part what is turned from where it is delivered: "Interface: 48 V on, Gain 39.0 dB". */

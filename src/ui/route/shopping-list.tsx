@@ -1,7 +1,7 @@
 'use client';
 import { Download, Printer } from 'lucide-react';
-import { shoppingCsv, shoppingLines } from '../../core/report/shopping-csv';
-import type { Route } from '../../core/route';
+import { shoppingCsv, shoppingLines } from '../../core/files/shopping-csv';
+import type { Route } from '../../core/search/route';
 import { money } from '../shared/money';
 import { saveFile } from '../shared/save-file';
 import { Sheet } from '../shared/sheet';

@@ -1,7 +1,7 @@
 'use client';
 import { extent } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
-import type { Route } from '../../core/route';
+import type { Route } from '../../core/search/route';
 import { money } from '../shared/money';
 
 const [WIDTH, HEIGHT] = [440, 220];

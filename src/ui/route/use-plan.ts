@@ -1,6 +1,6 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Plan, Progress, RouteRequest } from '../../core/route';
+import type { Plan, Progress, RouteRequest } from '../../core/search/route';
 import { startSearch, type Search } from '../../workers/planner';
 import { sayThreadTrouble } from '../shared/thread-trouble';
 

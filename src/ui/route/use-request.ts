@@ -1,7 +1,7 @@
 'use client';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useCallback, useState } from 'react';
-import type { RouteRequest } from '../../core/route';
+import type { RouteRequest } from '../../core/search/route';
 import { keepValue, keptValue } from '../../store/kept';
 import { keeping } from '../shared/report-trouble';
 

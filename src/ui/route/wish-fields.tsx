@@ -1,8 +1,8 @@
 'use client';
 import { useState } from 'react';
 import type { Part } from '../../core/parts';
-import { DEFAULT_APP } from '../../core/parts';
-import type { Wishes } from '../../core/route';
+import { DEFAULT_APP } from '../../core/apps';
+import type { Wishes } from '../../core/search/route';
 import { parseFigure } from '../../core/units/parse';
 import { DestinationChoice } from './request-form';
 import type { Question } from './use-request';

@@ -1,5 +1,5 @@
 'use client';
-import { LARGEST_RIG_BYTES, sayProblem } from '../../core/rig';
+import { LARGEST_RIG_BYTES, sayProblem } from '../../core/files';
 import { addRig } from '../../store/rigs';
 import { getEngine } from '../../workers/engine';
 import { keeping } from './report-trouble';

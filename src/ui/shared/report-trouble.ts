@@ -1,5 +1,6 @@
 'use client';
-import { writeRig, type Rig } from '../../core/rig';
+import { writeRig } from '../../core/files';
+import { type Rig } from '../../core/rig';
 import { sayStoreTrouble } from '../../store/trouble';
 import { saveFile } from './save-file';
 import { toast } from './toast';

@@ -1,4 +1,4 @@
-import type { Sentence } from '../../core/report';
+import type { Sentence } from '../../core/words';
 
 /** A sentence with its measured values set apart. */
 export function SentenceView({ sentence }: { sentence: Sentence }) {

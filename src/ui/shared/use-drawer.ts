@@ -1,8 +1,9 @@
 'use client';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
-import type { Drawer } from '../../core/fixes';
-import { database, type DrawerItem } from '../../store/database';
+import type { Drawer } from '../../core/search/fixes';
+import { database } from '../../store/database';
+import type { DrawerItem } from '../../store/records';
 import { isItem } from '../../store/stored';
 
 /** What the drawer holds; undefined until the store has answered. What is damaged is left out, and stays stored. */

@@ -2,7 +2,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
-import { database, type RigRecord } from '../../store/database';
+import { database } from '../../store/database';
+import type { RigRecord } from '../../store/records';
 import { wasDeletedHere } from '../../store/rigs';
 
 /** A stored rig as a list names it. */

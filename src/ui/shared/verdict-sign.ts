@@ -1,5 +1,5 @@
 import { CircleAlert, CircleCheck, TriangleAlert } from 'lucide-react';
-import type { Verdict } from '../../core/pipeline';
+import type { Verdict } from '../../core/judge';
 
 interface VerdictSign {
   readonly Icon: typeof CircleCheck;

@@ -1,6 +1,15 @@
 import { volts } from '../../units';
-import { XLR_ROLES, onOff, phonesOut, portWith, stereoOutput, through, knob, MONO_ROLES } from '../builders';
-import type { CircuitElement, Part } from '../types';
+import {
+  XLR_ROLES,
+  onOff,
+  phonesOut,
+  portWith,
+  stereoOutput,
+  through,
+  knob,
+  MONO_ROLES,
+} from '../model/builders';
+import type { CircuitElement, Part } from '../model/types';
 
 /** Resistance of one winding of a small audio transformer, and its primary inductance. Typical. */
 const WINDING_OHMS = 60;

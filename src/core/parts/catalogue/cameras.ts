@@ -10,9 +10,9 @@ import {
   portWith,
   stereoOutput,
   xlrIn,
-} from '../builders';
+} from '../model/builders';
 import { ownMicrophone } from './hosts';
-import type { CircuitElement, Part, PartPort } from '../types';
+import type { CircuitElement, Part, PartPort } from '../model/types';
 
 const SIDES = ['left', 'right'] as const;
 const micJack = portWith(['mic', 'mic jack', 'trs-3.5'], 'jack', 'in', STEREO_ROLES);

@@ -1,8 +1,8 @@
 import { dbV, volts } from '../../units';
-import { phonesOut, portWith, usbPort } from '../builders';
-import { headsetBears, headsetCapture, headsetCircuit, headsetJack } from '../headset-input';
+import { phonesOut, portWith, usbPort } from '../model/builders';
+import { headsetBears, headsetCapture, headsetCircuit, headsetJack } from '../model/headset-input';
 import { ownMicrophone } from './hosts';
-import type { CircuitElement, Host, Part, PartSetting } from '../types';
+import type { CircuitElement, Host, Part, PartSetting } from '../model/types';
 
 /** USB 2.0, 7.2.1: 500 mA configured; USB 3.2, 11.4.1: 900 mA (from memory). */
 const host = (ports: readonly (readonly [id: string, feeds: number])[]): Host => ({

@@ -1,7 +1,7 @@
 import { milliamps } from '../../units';
-import { EIGHT_PIN_ROLES, USB_ROLES, usbPort } from '../builders';
-import { headsetBears, headsetCapture, headsetCircuit, headsetJack } from '../headset-input';
-import type { BusDevice, Part, PartPort } from '../types';
+import { EIGHT_PIN_ROLES, USB_ROLES, usbPort } from '../model/builders';
+import { headsetBears, headsetCapture, headsetCircuit, headsetJack } from '../model/headset-input';
+import type { BusDevice, Part, PartPort } from '../model/types';
 
 const eightPin: PartPort = {
   id: 'plug',

@@ -1,13 +1,13 @@
 import { dbSpl } from '../../units';
-import { EIGHT_PIN_ROLES, usbPort } from '../builders';
+import { EIGHT_PIN_ROLES, usbPort } from '../model/builders';
 import {
   headsetBears,
   headsetCapture,
   headsetCircuit,
   headsetJack,
   type HeadsetPinout,
-} from '../headset-input';
-import type { OwnMicrophone, Part } from '../types';
+} from '../model/headset-input';
+import type { OwnMicrophone, Part } from '../model/types';
 
 /**
  * 90 dB SPL at 1 kHz gives RMS 2500 of 32768, −22.35 dB (Android Compatibility Definition, audio recording). The

@@ -1,6 +1,6 @@
 import { milliamps } from '../../units';
-import { EIGHT_PIN_ROLES, onOff, portWith, usbPort } from '../builders';
-import type { BusSocket, Part } from '../types';
+import { EIGHT_PIN_ROLES, onOff, portWith, usbPort } from '../model/builders';
+import type { BusSocket, Part } from '../model/types';
 
 const charger = onOff('charger', 'Charger in its socket', 'off');
 const supply = onOff('supply', 'Mains supply', 'off');

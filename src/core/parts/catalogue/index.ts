@@ -1,4 +1,4 @@
-import type { Part } from '../types';
+import type { Part } from '../model/types';
 import { BOXES } from './boxes';
 import { CAMERAS, RECORDERS } from './cameras';
 import { COMPUTERS } from './computers';

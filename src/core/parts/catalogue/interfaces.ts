@@ -17,7 +17,7 @@ import {
   xlrIn,
   BALANCED_ROLES,
   USB_ROLES,
-} from '../builders';
+} from '../model/builders';
 import type {
   CaptureChannel,
   CircuitElement,
@@ -26,7 +26,7 @@ import type {
   PartPort,
   PowerSource,
   Quantity,
-} from '../types';
+} from '../model/types';
 
 const gain: Quantity = { knob: 'gain' };
 const SIDES = ['left', 'right'] as const;

@@ -1,5 +1,5 @@
-import { leadCapacitance, strand, through, wired } from '../builders';
-import type { Part, PartPort } from '../types';
+import { leadCapacitance, strand, through, wired } from '../model/builders';
+import type { Part, PartPort } from '../model/types';
 
 export const LEADS: readonly Part[] = [
   {

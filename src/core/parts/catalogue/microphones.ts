@@ -1,6 +1,6 @@
 import { dbV, dbVPerPa, ohms, volts } from '../../units';
-import { STEREO_ROLES, onOff, portWith } from '../builders';
-import type { CircuitElement, Ear, Part, PartPort } from '../types';
+import { STEREO_ROLES, onOff, portWith } from '../model/builders';
+import type { CircuitElement, Ear, Part, PartPort } from '../model/types';
 import { CAPSULE_BEARS } from './receivers';
 
 /** Clip-on electret with plug-in power, two wires. Typical: −42 dBV/Pa across 2.2 kΩ, 1.6 kΩ at direct current. */

@@ -16,8 +16,8 @@ import {
   usbPort,
   when,
   xlrIn,
-} from '../builders';
-import type { CircuitElement, GainPath, Part, PartPort, PartSetting, Quantity } from '../types';
+} from '../model/builders';
+import type { CircuitElement, GainPath, Part, PartPort, PartSetting, Quantity } from '../model/types';
 
 /** A channel panned to the middle reaches either side 3 dB down, hard over one side in full: constant-power pan, typical. */
 const panTo = (id: string, side: 'left' | 'right'): Quantity => ({

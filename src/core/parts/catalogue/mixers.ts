@@ -9,8 +9,8 @@ import {
   portWith,
   stereoOutput,
   xlrIn,
-} from '../builders';
-import type { Part } from '../types';
+} from '../model/builders';
+import type { Part } from '../model/types';
 import { mixerPart } from './mixer-part';
 
 const lineOutput = (id: string, name: string) =>

@@ -11,9 +11,9 @@ import {
   stereoOutput,
   usbPort,
   xlrIn,
-} from '../builders';
-import { headsetBears, headsetCapture, headsetCircuit, headsetJack } from '../headset-input';
-import type { CircuitElement, Part, PartPort } from '../types';
+} from '../model/builders';
+import { headsetBears, headsetCapture, headsetCircuit, headsetJack } from '../model/headset-input';
+import type { CircuitElement, Part, PartPort } from '../model/types';
 
 const headsetPlug: PartPort = portWith(['plug', 'plug with three dark bands', 'trrs-3.5'], 'plug', 'both', {
   T: 'left',

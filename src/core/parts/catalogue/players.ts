@@ -1,6 +1,6 @@
 import { volts } from '../../units';
-import { MONO_ROLES, STEREO_ROLES, knob, portWith, usbPort } from '../builders';
-import type { CircuitElement, Part, Quantity } from '../types';
+import { MONO_ROLES, STEREO_ROLES, knob, portWith, usbPort } from '../model/builders';
+import type { CircuitElement, Part, Quantity } from '../model/types';
 
 /** An unbalanced output of something that is played: its usual RMS level in dBV behind an impedance. */
 const played = (

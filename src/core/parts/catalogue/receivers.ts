@@ -1,6 +1,14 @@
 import { dbV, volts } from '../../units';
-import { EIGHT_PIN_ROLES, USB_ROLES, microphoneInput, onOff, portWith, usbPort, xlrIn } from '../builders';
-import type { CircuitElement, Part, PartPort, Quantity, SwitchSetting } from '../types';
+import {
+  EIGHT_PIN_ROLES,
+  USB_ROLES,
+  microphoneInput,
+  onOff,
+  portWith,
+  usbPort,
+  xlrIn,
+} from '../model/builders';
+import type { CircuitElement, Part, PartPort, Quantity, SwitchSetting } from '../model/types';
 
 /** Two steps of the output switch, 12 dB apart (typical). */
 const OUTPUT_LEVEL: SwitchSetting = {

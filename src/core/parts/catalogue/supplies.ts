@@ -1,5 +1,5 @@
-import { EIGHT_PIN_ROLES, USB_ROLES, onOff, portWith, usbPort } from '../builders';
-import type { Part, PartPort, PowerOutlet } from '../types';
+import { EIGHT_PIN_ROLES, USB_ROLES, onOff, portWith, usbPort } from '../model/builders';
+import type { Part, PartPort, PowerOutlet } from '../model/types';
 
 interface SupplyPlan {
   readonly id: string;

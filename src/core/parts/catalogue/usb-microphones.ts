@@ -9,8 +9,8 @@ import {
   stereoOutput,
   usbPort,
   when,
-} from '../builders';
-import type { CircuitElement, Part } from '../types';
+} from '../model/builders';
+import type { CircuitElement, Part } from '../model/types';
 
 interface UsbMicPlan {
   readonly id: string;

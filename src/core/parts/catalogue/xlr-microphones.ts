@@ -1,6 +1,6 @@
 import { volts } from '../../units';
-import { XLR_ROLES, onOff, portWith } from '../builders';
-import type { CircuitElement, Part, Quantity } from '../types';
+import { XLR_ROLES, onOff, portWith } from '../model/builders';
+import type { CircuitElement, Part, Quantity } from '../model/types';
 
 const output = portWith(['out', 'XLR output', 'xlr-3'], 'plug', 'out', XLR_ROLES);
 

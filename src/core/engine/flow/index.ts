@@ -1,0 +1,15 @@
+export type { HeadsetReading } from './detection';
+export { BUTTON_BANDS, MICROPHONE_FROM, SHORT_BELOW, readHeadset, senseResistance } from './detection';
+export type { Arrival, Sides, SourceState } from './arrivals';
+export { arrivalOf, carrying } from './arrivals';
+export type { Track } from './heard';
+export { AUDIBLE_OVER_NOISE, SIDE_WITHIN, heardBy, isAudible, peakOf, tracksOf } from './heard';
+export type { Choice, LeftAlone } from './policy';
+export { appOf, chooseInput, selectInput, takeOf, wayOf } from './policy';
+export type { HostInput, InputChannel, InputContext, Sensed } from './inputs';
+export { hostInputs, peakAt, socketsOf } from './inputs';
+export type { Chain, Stage } from './chain';
+export { chainsInto } from './chain';
+export type { VoiceSource } from './sources';
+export { voiceSource } from './sources';
+export { SPEECH_CREST, VOICE_LEVEL, mouthDistance, voiceAt } from './voice';

@@ -1,0 +1,2 @@
+export type { JointMating, Meeting, Reading } from './matings';
+export { mateJoints, readings } from './matings';

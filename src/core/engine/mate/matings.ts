@@ -1,0 +1,58 @@
+import { mate, type Contact, type Mating } from '../../plugs';
+import type { PartPort } from '../../parts';
+import { portOf, type Joint, type Rig } from '../../rig';
+
+/** A joint with what its contacts do. */
+export interface JointMating {
+  readonly joint: Joint;
+  readonly plugPort: PartPort;
+  readonly jackPort: PartPort;
+  readonly mating: Mating;
+}
+
+/** One jack contact on one plug contact, or on none (null). */
+export interface Meeting {
+  readonly jack: Contact;
+  readonly plug: Contact | null;
+}
+
+/**
+ * One way in which the joints of a rig may really lie: by joint, what each jack contact meets. Where jacks differ,
+ * `departs` names the joint that is not as it most likely is.
+ */
+export interface Reading {
+  readonly meetings: ReadonlyMap<string, readonly Meeting[]>;
+  readonly departs?: { readonly joint: string; readonly jack: Contact; readonly plug: Contact };
+}
+
+/** Every joint of the rig whose ports exist, mated. */
+export function mateJoints(rig: Rig): JointMating[] {
+  return rig.joints.flatMap((joint) => {
+    const plugPort = portOf(rig, joint.plug);
+    const jackPort = portOf(rig, joint.jack);
+    if (!plugPort || !jackPort) return [];
+    return [{ joint, plugPort, jackPort, mating: mate(plugPort, jackPort) }];
+  });
+}
+
+const likeliest = (mating: Mating): Meeting[] =>
+  mating.fits ? mating.touches.map(({ jack, plug }) => ({ jack, plug: plug[0] ?? null })) : [];
+
+/** The likeliest reading first, then one for each other contact that a spring of an uncertain joint may meet. */
+export function readings(matings: readonly JointMating[]): Reading[] {
+  const nominal = new Map(matings.map(({ joint, mating }) => [joint.id, likeliest(mating)]));
+  const others = matings.flatMap(({ joint, mating }) =>
+    mating.fits
+      ? mating.touches.flatMap(({ jack, plug }) =>
+          plug.slice(1).map((contact): Reading => {
+            const meetings = likeliest(mating).map((m) => (m.jack === jack ? { jack, plug: contact } : m));
+            return {
+              meetings: new Map(nominal).set(joint.id, meetings),
+              departs: { joint: joint.id, jack, plug: contact },
+            };
+          }),
+        )
+      : [],
+  );
+  return [{ meetings: nominal }, ...others];
+}

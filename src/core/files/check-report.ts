@@ -1,0 +1,153 @@
+import type { Finding, Origin } from '../checks';
+import { fixesFor, type Drawer, type Fix } from '../search/fixes';
+import type { Arrival, Chain, Stage } from '../engine/flow';
+import { analyse, type Analysis, type NetReport, type Outcome, type Verdict } from '../judge';
+import type { Rig, RigEdit } from '../rig';
+import { sayArrival, sayOutcome } from '../words/say-arrival';
+import { sayEdit } from '../words/say-edit';
+import { sayReason, sayTitle } from '../words/say-finding';
+import { plain } from '../words/sentence';
+
+/** The public form of an arrival; null where a level does not exist (nothing arrives). */
+export interface ArrivalReport {
+  readonly recorder: string;
+  readonly app: string;
+  readonly source: string;
+  readonly state: Arrival['state'];
+  readonly records: string;
+  readonly channels: Arrival['channels'];
+  readonly peakDbfs: number | null;
+  readonly noiseDbfs: number | null;
+  readonly clipsAt: { readonly stage: string; readonly headroomDb: number } | null;
+  /** Input numbers that carry it into what is recorded. */
+  readonly inputs: readonly number[];
+  /** By digital stages, ms; 1 or −1 for what positive pressure becomes; null where it is not recorded. */
+  readonly delayMs: number | null;
+  readonly polarity: 1 | -1 | null;
+  /** From the source to the converter, by the way that brings most of it. */
+  readonly stages: readonly StageReport[];
+  /** On what the app's policy rests, and since when. */
+  readonly evidence: Arrival['evidence'];
+  readonly says: string;
+}
+
+/** RMS and peaks of the source at a stage, and the peak that the stage still bears. */
+export interface StageReport {
+  readonly part: string;
+  readonly is: Stage['is'];
+  readonly rmsDbv: number | null;
+  readonly peakDbv: number | null;
+  readonly mostDbv: number | null;
+}
+
+export interface FixReport {
+  readonly says: string;
+  readonly edit: RigEdit;
+  readonly owned: boolean;
+  readonly cost: number;
+  readonly verdict: Verdict;
+  readonly outcome: string;
+}
+
+export interface FindingReport extends Omit<Finding, 'values' | 'origin' | 'limit' | 'source'> {
+  readonly about: string | null;
+  readonly values: readonly { readonly name: string; readonly value: number | null; readonly unit: string }[];
+  readonly limit: Finding['limit'] | null;
+  readonly source: Origin;
+  readonly title: string;
+  readonly says: string;
+  readonly fixes: readonly FixReport[];
+}
+
+/** What `symplex check --json` prints. */
+export interface CheckReport {
+  readonly rig: string;
+  readonly verdict: Verdict;
+  readonly arrives: readonly ArrivalReport[];
+  readonly listeners: readonly {
+    readonly listener: string;
+    readonly hears: readonly { readonly device: string; readonly sides: string }[];
+    readonly sources: readonly { readonly source: string; readonly sides: string; readonly by: string }[];
+  }[];
+  /** Contacts on which nothing lies, and nets whose equations have no single answer. */
+  readonly nets: NetReport;
+  readonly findings: readonly FindingReport[];
+}
+
+const finite = (value: number): number | null => (Number.isFinite(value) ? value : null);
+
+function chainOf(analysis: Analysis, { source, records, inputs }: Arrival): Chain | undefined {
+  const own = analysis.chains.filter((chain) => chain.source === source && chain.input === records);
+  return own.find((chain) => inputs.includes(chain.number)) ?? own[0];
+}
+
+const stageReport = (stage: Stage): StageReport => ({
+  part: stage.placed,
+  is: stage.is,
+  rmsDbv: finite(stage.level),
+  peakDbv: finite(stage.peak),
+  mostDbv: stage.most === null ? null : finite(stage.most),
+});
+
+/** An arrival in its public form, with its way stage by stage. */
+export function arrivalReport(rig: Rig, analysis: Analysis, arrival: Arrival): ArrivalReport {
+  const chain = chainOf(analysis, arrival);
+  const { recorder, app, source, state, records, channels } = arrival;
+  const sounding = Number.isFinite(arrival.headroom);
+  return {
+    recorder,
+    app,
+    source,
+    state,
+    records,
+    channels,
+    peakDbfs: finite(arrival.peak),
+    noiseDbfs: finite(arrival.noise),
+    clipsAt: sounding ? { stage: records, headroomDb: arrival.headroom } : null,
+    inputs: arrival.inputs,
+    delayMs: chain?.stages.at(-1)?.delay ?? null,
+    polarity: chain?.polarity ?? null,
+    stages: (chain?.stages ?? []).map(stageReport),
+    evidence: arrival.evidence,
+    says: sayArrival(rig, arrival),
+  };
+}
+
+function fixReport(rig: Rig, fix: Fix): FixReport {
+  const outcome: Outcome = fix.outcome;
+  return {
+    says: sayEdit(rig, fix.edit),
+    edit: fix.edit,
+    owned: fix.owned,
+    cost: fix.cost,
+    verdict: outcome.verdict,
+    outcome: sayOutcome(rig, outcome),
+  };
+}
+
+function findingReport(rig: Rig, finding: Finding, drawer: Drawer): FindingReport {
+  const { source, origin, values, limit, ...rest } = finding;
+  return {
+    ...rest,
+    about: source ?? null,
+    values: values.map((m) => ({ ...m, value: finite(m.value) })),
+    limit: limit ?? null,
+    source: origin,
+    title: sayTitle(rig, finding),
+    says: plain(sayReason(rig, finding)),
+    fixes: fixesFor(rig, finding, drawer).map((fix) => fixReport(rig, fix)),
+  };
+}
+
+/** The whole answer about a rig, as plain JSON. `drawer` tells what is owned, for the fixes. */
+export function checkReport(rig: Rig, drawer: Drawer = {}): CheckReport {
+  const analysis = analyse(rig);
+  return {
+    rig: analysis.rig,
+    verdict: analysis.verdict,
+    arrives: analysis.arrives.map((arrival) => arrivalReport(rig, analysis, arrival)),
+    listeners: analysis.listeners.map(({ listener, hears, sources }) => ({ listener, hears, sources })),
+    nets: analysis.nets,
+    findings: analysis.findings.map((finding) => findingReport(rig, finding, drawer)),
+  };
+}

@@ -1,0 +1,73 @@
+import { analyse } from '../judge';
+import type { Rig } from '../rig';
+import type { AlsoWorks, Hindrance, Item, Lost, Plan, Route } from '../search/route';
+import { arrivalReport, type ArrivalReport } from './check-report';
+import { sayHindrance, sayLost, sayPlan, sayRoute } from '../words/say-route';
+
+/** The public form of a route; `rig` is a full document that `check` takes. */
+export interface RouteReport {
+  readonly rank: number;
+  readonly verdict: Route['verdict'];
+  readonly cost: number;
+  readonly buy: readonly Item[];
+  readonly own: readonly Item[];
+  readonly parts: readonly string[];
+  readonly joints: number;
+  readonly overNoiseDb: number | null;
+  readonly evidence: Route['evidence'];
+  readonly arrives: readonly ArrivalReport[];
+  /** What decides between it and the route before; null for the first. */
+  readonly lost: (Lost & { readonly says: string }) | null;
+  readonly also: AlsoWorks | null;
+  readonly says: string;
+  readonly rig: Rig;
+}
+
+/** What `symplex plan --json` prints. */
+export interface PlanReport {
+  readonly routes: readonly RouteReport[];
+  readonly hindrances: readonly {
+    readonly wish: Hindrance['wish'];
+    readonly says: string;
+    readonly route: RouteReport;
+  }[];
+  readonly searched: number;
+  readonly complete: boolean;
+  readonly says: string;
+}
+
+const finite = (value: number): number | null => (Number.isFinite(value) ? value : null);
+
+function routeReport(route: Route): RouteReport {
+  const { rank, verdict, cost, buy, own, parts, joints, evidence, rig } = route;
+  const analysis = analyse(rig);
+  return {
+    rank,
+    verdict,
+    cost,
+    buy,
+    own,
+    parts,
+    joints,
+    overNoiseDb: finite(route.overNoise),
+    evidence,
+    arrives: route.arrives.map((arrival) => arrivalReport(rig, analysis, arrival)),
+    lost: route.lost ? { ...route.lost, says: sayLost(route.lost) } : null,
+    also: route.also ?? null,
+    says: sayRoute(route),
+    rig,
+  };
+}
+
+/** The whole answer to a request, as plain JSON. */
+export const planReport = (plan: Plan): PlanReport => ({
+  routes: plan.routes.map(routeReport),
+  hindrances: plan.hindrances.map((hindrance) => ({
+    wish: hindrance.wish,
+    says: sayHindrance(hindrance),
+    route: routeReport(hindrance.route),
+  })),
+  searched: plan.searched,
+  complete: plan.complete,
+  says: sayPlan(plan),
+});

@@ -1,0 +1,50 @@
+import { chainsInto, type Chain, type HostInput } from '../engine/flow';
+import type { Rig } from '../rig';
+import { allFacts, type Facts } from '../engine/facts';
+import { jointViews, type JointView } from '../views/joint-view';
+import { ladder, type Rung } from '../views/ladder';
+import { outcomeFrom, type Outcome } from './outcome';
+
+/** Everything that Symplex says of a rig; plain data, fit to cross to another thread. */
+export interface Analysis extends Outcome {
+  readonly rig: string;
+  readonly joints: readonly JointView[];
+  readonly inputs: readonly HostInput[];
+  readonly rungs: readonly Rung[];
+  /** The way of each intended source, stage by stage, into what its recorder takes. */
+  readonly chains: readonly Chain[];
+  readonly nets: NetReport;
+}
+
+/** Contacts on which nothing lies, and nets whose equations have no single answer, by a contact of theirs. */
+export interface NetReport {
+  readonly floating: readonly string[];
+  readonly singular: readonly string[];
+}
+
+function chainsOf(facts: Facts): Chain[] {
+  return facts.arrivals.flatMap((arrival) =>
+    facts.inputs
+      .filter((i) => i.host === arrival.recorder && `${i.placed}/${i.capture.id}` === arrival.records)
+      .flatMap((input) =>
+        facts.voices
+          .filter((voice) => voice.placed === arrival.source)
+          .flatMap((voice) => chainsInto(facts, voice, input)),
+      ),
+  );
+}
+
+/** The whole pipeline over a rig. Never throws on a rig that `readRig` accepts. */
+export function analyse(rig: Rig): Analysis {
+  const facts = allFacts(rig);
+  const [nominal] = facts;
+  return {
+    rig: rig.id,
+    ...outcomeFrom(facts),
+    joints: jointViews(nominal),
+    inputs: nominal.inputs,
+    rungs: ladder(rig),
+    chains: chainsOf(nominal),
+    nets: { floating: nominal.direct.floating, singular: nominal.direct.singular },
+  };
+}

@@ -1,0 +1,354 @@
+import type { Connector, Contact, Gender } from '../../plugs';
+import type { DbSpl, DbV, DbVPerPa, Milliamps, Ohms, Volts } from '../../units';
+
+/**
+ * A figure of a part: fixed, chosen by one of the part's settings, read off one of its knobs, or growing with the
+ * part's length (`perMetre` times the length in metres). `null` is what a file makes of −Infinity: switched off.
+ */
+export type Quantity =
+  | number
+  | { readonly setting: string; readonly values: Readonly<Record<string, number | null>> }
+  | { readonly knob: string }
+  | { readonly perMetre: number };
+
+/**
+ * A node of a part's circuit: "port.contact" for a contact of one of its ports, any other word for an inner node.
+ */
+export type NodeName = string;
+
+interface TwoNodes {
+  readonly a: NodeName;
+  readonly b: NodeName;
+}
+
+/** Ideal joint of two nodes: a solder point, a common ground. */
+export interface Wire extends TwoNodes {
+  readonly kind: 'wire';
+}
+/** One conductor of a lead. Resistance in ohms. */
+export interface Conductor extends TwoNodes {
+  readonly kind: 'conductor';
+  readonly ohms: Quantity;
+}
+export interface Resistor extends TwoNodes {
+  readonly kind: 'resistor';
+  readonly ohms: Quantity;
+}
+export interface Capacitor extends TwoNodes {
+  readonly kind: 'capacitor';
+  readonly farads: Quantity;
+}
+export interface Inductor extends TwoNodes {
+  readonly kind: 'inductor';
+  readonly henries: Quantity;
+}
+/** Ideal transformer: the voltage from d to c is `ratio` times that from b to a. Losses stand beside it as elements. */
+export interface Transformer extends TwoNodes {
+  readonly kind: 'transformer';
+  readonly c: NodeName;
+  readonly d: NodeName;
+  readonly ratio: number;
+}
+/**
+ * Input of an amplifier or converter stage: `ohms` from a to b, and the voltage across it is passed on by the part's
+ * paths. Equivalent input noise in dBV (20 Hz–20 kHz).
+ */
+export interface Sense extends TwoNodes {
+  readonly kind: 'sense';
+  readonly id: string;
+  readonly ohms: Quantity;
+  readonly noise: Quantity;
+}
+/** Output of a stage: what the part's paths bring, behind `ohms`, from a to b. `clip`: RMS dBV of its largest sine. */
+export interface Drive extends TwoNodes {
+  readonly kind: 'drive';
+  readonly id: string;
+  readonly ohms: Quantity;
+  readonly clip: Quantity;
+}
+/** Direct-voltage supply, `a` positive, in volts. `fedBy` names the port whose supply line must be live. */
+export interface Supply extends TwoNodes {
+  readonly kind: 'supply';
+  readonly volts: Quantity;
+  readonly fedBy?: string;
+}
+/**
+ * A voltage that carries sound, `a` positive. `hears: 'voice'`: an acoustic source with a sensitivity in dBV/Pa and
+ * its own noise in dBV (20 Hz–20 kHz). `'played'`: an instrument or player, whose sensitivity is its usual RMS output in
+ * dBV. `'playback'`: what the host plays, full scale in dBV.
+ */
+export interface SignalSource extends TwoNodes {
+  readonly kind: 'signal';
+  readonly id: string;
+  readonly hears: 'voice' | 'played' | 'playback';
+  readonly sensitivity: Quantity;
+  readonly noise?: Quantity;
+  /** Sounds only while the direct voltage from `minus` to `plus` is at least `volts` (phantom, plug-in power). */
+  readonly needs?: { readonly plus: NodeName; readonly minus: NodeName; readonly volts: Volts };
+}
+/**
+ * Electret capsule with its field-effect transistor between `a` (drain) and `b` (source): a sound-driven current
+ * sink that works only while the direct voltage from a to b is at least `minimumBias`. Sensitivity is rated across
+ * `ratedLoad`; the noise is its output noise there.
+ */
+export interface Electret extends TwoNodes {
+  readonly kind: 'electret';
+  readonly id: string;
+  readonly sensitivity: DbVPerPa;
+  readonly noise: DbV;
+  readonly ratedLoad: Ohms;
+  readonly dcResistance: Ohms;
+  readonly acResistance: Ohms;
+  readonly minimumBias: Volts;
+}
+export type CircuitElement =
+  | Wire
+  | Conductor
+  | Resistor
+  | Capacitor
+  | Inductor
+  | Transformer
+  | Sense
+  | Drive
+  | Supply
+  | SignalSource
+  | Electret;
+
+/** From one of the part's senses to one of its drives: the sum of `gain` in dB; inverting where `inverts`. */
+export interface GainPath {
+  readonly from: string;
+  readonly to: string;
+  readonly gain: readonly Quantity[];
+  readonly inverts?: boolean;
+  /** Milliseconds that a digital path takes; 0 where absent. */
+  readonly delay?: number;
+}
+
+/** The letter that a contact bears in the drawing, filled where it brings, outlined where it expects. */
+export type ContactRole =
+  'left' | 'right' | 'microphone' | 'ground' | 'hot' | 'cold' | 'bias' | 'data' | 'supply' | 'authentication';
+
+export interface PartPort {
+  readonly id: string;
+  readonly name: string;
+  readonly connector: Connector;
+  readonly gender: Gender;
+  /** Which way sound goes: `through` for leads and adapters. */
+  readonly direction: 'in' | 'out' | 'both' | 'through';
+  /** What each contact is for on this part; leads have none, they bring what their far end has. */
+  readonly roles?: Readonly<Partial<Record<Contact, ContactRole>>>;
+}
+
+/** A switch with named places. */
+export interface SwitchSetting {
+  readonly kind: 'switch';
+  readonly id: string;
+  readonly name: string;
+  readonly options: readonly { readonly id: string; readonly name: string }[];
+  readonly initial: string;
+}
+
+/** A knob or fader with a scale in dB. */
+export interface KnobSetting {
+  readonly kind: 'knob';
+  readonly id: string;
+  readonly name: string;
+  readonly from: number;
+  readonly to: number;
+  readonly step: number;
+  readonly initial: number;
+}
+
+export type PartSetting = SwitchSetting | KnobSetting;
+
+/**
+ * One converter channel: the circuit voltage from `minus` to `plus`. Its place in the capture's list is its input
+ * number, from 1; `further`: only apps that record by input number reach it.
+ */
+export interface CaptureChannel {
+  readonly side: 'left' | 'right' | 'mono' | 'further';
+  readonly plus: NodeName;
+  readonly minus: NodeName;
+  /** Gain of this channel ahead of the converter, dB, beside the capture's own. */
+  readonly gain?: Quantity;
+  /** The socket whose sound contacts feed it, where that is not the capture's port. */
+  readonly socket?: string;
+}
+
+/** A switch at a place: how something is turned on. */
+export interface SwitchedBy {
+  readonly setting: string;
+  readonly is: string;
+}
+
+/** Headset detection by direct current: what the host reads at `microphone` against `ground`. */
+export interface HeadsetDetection {
+  readonly microphone: NodeName;
+  readonly ground: NodeName;
+  readonly biasVolts: Volts;
+  readonly biasResistance: Ohms;
+}
+
+/** Where sound is turned into numbers. `fullScale`: RMS of the sine that just reaches full scale. */
+export interface Capture {
+  readonly id: string;
+  readonly name: string;
+  readonly port: string;
+  readonly channels: readonly CaptureChannel[];
+  readonly fullScale: DbV;
+  readonly noise: DbV;
+  /** Gain ahead of the converter, dB: full scale and noise are given for none. */
+  readonly gain?: Quantity;
+  /** The host takes it only while this switch stands so, such as the answer to "what did you plug in?". */
+  readonly on?: SwitchedBy;
+  readonly detection?: HeadsetDetection;
+}
+
+/** A pair of earpieces or a speaker: the circuit voltage from `minus` to `plus` is heard. */
+export interface Ear {
+  readonly side: 'left' | 'right';
+  readonly plus: NodeName;
+  readonly minus: NodeName;
+}
+
+/** What a sound device streams: channels each way, bits a sample, samples a second. */
+export interface StreamFormat {
+  readonly inputs: number;
+  readonly outputs: number;
+  readonly bits: Quantity;
+  readonly rate: number;
+  readonly speed: 'full' | 'high';
+}
+
+/** What a device with a digital plug is to its host. */
+export interface BusDevice {
+  readonly port: string;
+  /**
+   * `headset`: a communications device, `audio`: class-compliant USB audio, `analogue`: a USB-C plug that wants the
+   * audio accessory mode of the port, `power`: a socket that only charges, `other`: keys, mice, storage, MIDI.
+   */
+  readonly registersAs: 'headset' | 'audio' | 'analogue' | 'power' | 'other';
+  /** Has the chip that the 8-pin port asks for. */
+  readonly authenticated: boolean;
+  /** Current that it declares, mA: on this the host decides. */
+  readonly draw: Quantity;
+  /** Current that it really takes at its busiest, mA; what it declares where absent. */
+  readonly takes?: Quantity;
+  readonly captures: readonly string[];
+  readonly format?: StreamFormat;
+  /** Has outputs of its own: the host's playback moves to it. */
+  readonly plays?: boolean;
+}
+
+/** What a socket gives, mA: always the same, or more while its hub or adapter is supplied. */
+export type Feeds = Quantity | { readonly supplied: Quantity; readonly bare: Quantity };
+
+/** A socket that feeds what is plugged in. `data: false` for one that only charges. */
+export interface BusSocket {
+  readonly port: string;
+  readonly feeds: Feeds;
+  readonly data: boolean;
+}
+
+/** What a charger, a power bank or a computer's port gives at one of its sockets or plugs, mA. */
+export interface PowerOutlet {
+  readonly port: string;
+  readonly gives: Quantity;
+}
+
+/** How a part comes by its power: a switch or battery, or a supply line at one of its ports. */
+export type PowerSource = SwitchedBy | { readonly port: string };
+
+/**
+ * A hub or host adapter: `upstream` is the plug toward the host. Supplied (by a mains unit of its own, or by whatever is
+ * in its power socket) its sockets give what they can; without it they share what the host gives, less `ownDraw`.
+ */
+export interface BusHub {
+  readonly upstream: string;
+  readonly sockets: readonly BusSocket[];
+  readonly authenticated: boolean;
+  /** The switches and sockets that its supply may come by. Absent: it has none. */
+  readonly supplied?: readonly PowerSource[];
+  readonly ownDraw: Milliamps;
+}
+
+/** A digital port of a host. */
+export interface HostPort extends BusSocket {
+  readonly wantsAuthentication: boolean;
+  /** Has the audio accessory mode of USB Type-C, for dongles without a converter. */
+  readonly analogue?: boolean;
+}
+
+/** The built-in microphone. `calibration`: the sound pressure that gives RMS `calibrationDbfs`. */
+export interface OwnMicrophone {
+  readonly name: string;
+  readonly calibration: DbSpl;
+  readonly calibrationDbfs: number;
+  readonly noiseDbfs: number;
+}
+
+/** A device that records. `selects`: when an external input displaces the built-in microphone. */
+export interface Host {
+  readonly word: string;
+  readonly ownMicrophone: OwnMicrophone;
+  readonly selects: 'when-detected' | 'when-plugged';
+  readonly busPorts: readonly HostPort[];
+  /** Runs apps of the classes in apps.ts; a camera or recorder records by itself. */
+  readonly runsApps: boolean;
+  /** Takes several sound devices at once, as computers do. */
+  readonly manyDevices?: boolean;
+}
+
+export const PART_FAMILIES = [
+  'receiver',
+  'pack',
+  'microphone',
+  'instrument',
+  'player',
+  'headphones',
+  'lead',
+  'splitter',
+  'dongle',
+  'adapter',
+  'box',
+  'interface',
+  'mixer',
+  'hub',
+  'supply',
+  'phone',
+  'computer',
+  'camera',
+  'recorder',
+] as const;
+export type PartFamily = (typeof PART_FAMILIES)[number];
+
+/** A part as data. Every figure is typical unless its comment says otherwise, and may be edited by the user. */
+export interface Part {
+  readonly id: string;
+  readonly name: string;
+  readonly family: PartFamily;
+  readonly summary: string;
+  /** In the user's currency, typical. */
+  readonly price: number;
+  readonly ports: readonly PartPort[];
+  readonly settings?: readonly PartSetting[];
+  /** Metres, for leads. */
+  readonly length?: number;
+  readonly circuit: readonly CircuitElement[];
+  readonly paths?: readonly GainPath[];
+  /** Direct voltages from `minus` to `plus` that it bears; more does harm. */
+  readonly bears?: readonly { readonly plus: NodeName; readonly minus: NodeName; readonly volts: Volts }[];
+  readonly captures?: readonly Capture[];
+  readonly ears?: readonly Ear[];
+  readonly bus?: BusDevice;
+  readonly hub?: BusHub;
+  readonly host?: Host;
+  /** Where it gives power to others. */
+  readonly outlets?: readonly PowerOutlet[];
+  /** Any one of these powers its stages; absent: it needs none. */
+  readonly power?: readonly PowerSource[];
+  /** Direct voltage from `minus` to `plus` that its stages want, such as phantom power. */
+  readonly stagesNeed?: { readonly plus: NodeName; readonly minus: NodeName; readonly volts: Volts };
+  /** A phone takes no notice of it while this port is empty. */
+  readonly noticedWith?: string;
+}

@@ -1,0 +1,139 @@
+import { describe, expect, it } from 'vitest';
+import { CATALOGUE, findPart } from '../../parts';
+import { halved, powerSockets, withHeadphones, withPairs, withSecondLead, withSupply } from './attach';
+import { chargesThrough, chargingSockets, suppliedPorts } from './charging';
+import { completed } from './complete';
+import { between, isTaken, layoutCost, withJoint, type Layout } from './layout';
+
+const part = (id: string) => findPart(id)!;
+const STOCK = { parts: CATALOGUE, drawer: {} };
+
+/** A layout from "id" or "id:part" and "a.port b.port". */
+function lay(pieces: readonly string[], joints: readonly string[]): Layout {
+  const begun: Layout = {
+    pieces: pieces.map((piece) => {
+      const [id = '', of = id] = piece.split(':');
+      return { id, part: part(of) };
+    }),
+    joints: [],
+    sources: [pieces[0]!.split(':')[0]!],
+    recorders: [pieces.at(-1)!.split(':')[0]!],
+    kind: '',
+  };
+  const ref = (text: string) => ({ part: text.split('.')[0]!, port: text.split('.')[1]! });
+  return joints.reduce((layout, joint) => {
+    const [a = '', b = ''] = joint.split(' ');
+    return withJoint(layout, ref(a), ref(b));
+  }, begun);
+}
+
+const deck = lay(
+  ['deck', 'lead-rca', 'line-streamer', 'phone-usb-c'],
+  ['deck.left lead-rca.a', 'lead-rca.b line-streamer.left', 'line-streamer.usb phone-usb-c.port'],
+);
+
+describe('the other half of a pair', () => {
+  it('a deck of which one side is joined is halved, and a second lead makes it whole', () => {
+    expect(halved(deck)).toBe(true);
+    const [whole] = withSecondLead(deck);
+    expect(halved(whole!)).toBe(false);
+    expect(isTaken(whole!, { part: 'line-streamer', port: 'right' })).toBe(true);
+    expect(between(whole!).map((p) => p.id)).toEqual(['lead-rca', 'line-streamer', 'lead-rca']);
+  });
+
+  it('a lead with a plug for either side has both pushed in', () => {
+    const one = lay(['deck', 'lead-rca-pair-trs', 'camera-trs'], ['deck.left lead-rca-pair-trs.left']);
+    const both = withPairs(one);
+    expect(isTaken(both, { part: 'deck', port: 'right' })).toBe(true);
+    expect(halved(both)).toBe(false);
+  });
+
+  it('who asks for mono is spared the second lead', () => {
+    expect(completed(deck, { channels: 'mono' }, STOCK)).toEqual([deck]);
+    expect(completed(deck, {}, STOCK).every((layout) => !halved(layout))).toBe(true);
+  });
+});
+
+describe('a supply', () => {
+  const mic = lay(['usb-mic-big', 'phone-ctia'], []);
+  it('is put where a part can be fed, at what costs least', () => {
+    const [fed] = withSupply(mic, { part: 'usb-mic-big', port: 'usb' }, STOCK);
+    const families = between(fed!).map((p) => p.family);
+    expect(families).toContain('supply');
+    const cost = layoutCost(fed!, {}).price;
+    for (const other of withSupply(mic, { part: 'usb-mic-big', port: 'usb' }, STOCK, 50)) {
+      expect(layoutCost(other, {}).price).toBeGreaterThanOrEqual(cost);
+    }
+  });
+
+  it('what is owned comes before what is cheap', () => {
+    const drawer = { 'power-bank': 1, 'lead-usb-a-b': 1 };
+    const [fed] = withSupply(mic, { part: 'usb-mic-big', port: 'usb' }, { parts: CATALOGUE, drawer });
+    expect(layoutCost(fed!, drawer)).toMatchObject({ purchases: 0, price: 0 });
+  });
+
+  it('is not put into a socket that is taken, nor into one that is none', () => {
+    const taken = lay(['usb-mic-low', 'lead-usb-c-c', 'phone-usb-c'], ['usb-mic-low.usb lead-usb-c-c.a']);
+    expect(withSupply(taken, { part: 'usb-mic-low', port: 'usb' }, STOCK)).toEqual([]);
+    expect(withSupply(mic, { part: 'usb-mic-big', port: 'no-such' }, STOCK)).toEqual([]);
+    expect(powerSockets(part('hub-usb-c'))).toEqual(['charge']);
+  });
+});
+
+describe('a phone that charges', () => {
+  const bare = lay(
+    ['usb-mic-low', 'lead-usb-a-c', 'adapter-usb-c-charge', 'phone-usb-c'],
+    [
+      'usb-mic-low.usb lead-usb-a-c.b',
+      'lead-usb-a-c.a adapter-usb-c-charge.usb',
+      'adapter-usb-c-charge.plug phone-usb-c.port',
+    ],
+  );
+  it('does so through the socket of what fills its port', () => {
+    expect(suppliedPorts(bare, 'phone-usb-c')).toBe(false);
+    expect(chargingSockets(bare, 'phone-usb-c')).toEqual([{ part: 'adapter-usb-c-charge', port: 'charge' }]);
+    const [charged] = completed(bare, { charge: true }, STOCK);
+    expect(suppliedPorts(charged!, 'phone-usb-c')).toBe(true);
+  });
+
+  it('cannot where the port is filled by what passes nothing on', () => {
+    const direct = lay(['receiver-usb', 'phone-usb-c'], ['receiver-usb.usb phone-usb-c.port']);
+    expect(chargingSockets(direct, 'phone-usb-c')).toEqual([]);
+    expect(completed(direct, { charge: true }, STOCK)).toEqual([]);
+  });
+
+  it('is free to where its port is, or it has a jack beside it', () => {
+    expect(suppliedPorts(lay(['receiver-trs', 'phone-usb-c'], []), 'phone-usb-c')).toBe(true);
+    expect(chargesThrough(part('phone-usb-c'))).toBe(true);
+    expect(chargesThrough(part('phone-ctia'))).toBe(false);
+    expect(chargesThrough(part('laptop-combo'))).toBe(false);
+  });
+});
+
+describe('headphones', () => {
+  it('go into each socket that could feed them, over an adapter where they do not fit', () => {
+    const split = lay(
+      ['receiver-trs', 'lead-trs-trs', 'splitter-trs', 'phone-ctia'],
+      [
+        'receiver-trs.out lead-trs-trs.a',
+        'lead-trs-trs.b splitter-trs.mic',
+        'splitter-trs.plug phone-ctia.jack',
+      ],
+    );
+    const heard = withHeadphones(split, STOCK);
+    expect(heard.some((layout) => isTaken(layout, { part: 'splitter-trs', port: 'phones' }))).toBe(true);
+    const big = lay(['dynamic-xlr', 'interface-small', 'phone-usb-c'], []);
+    expect(withHeadphones(big, STOCK).length).toBeGreaterThan(0);
+  });
+});
+
+describe('metres', () => {
+  it('are put into one lead at a time, those that carry sound first', () => {
+    const chain = lay(
+      ['receiver-trs', 'patch-trs-trrs', 'dongle-8-pin-headset', 'phone-8-pin'],
+      ['receiver-trs.out patch-trs-trrs.trs', 'patch-trs-trrs.trrs dongle-8-pin-headset.jack'],
+    );
+    const [long] = completed(chain, { length: 5 }, STOCK);
+    expect(long?.pieces.find((p) => p.id === 'patch-trs-trrs')?.length).toBeCloseTo(5, 9);
+  });
+});

@@ -1,0 +1,231 @@
+import { mate } from '../../plugs';
+import type { Part, PartPort } from '../../parts';
+import type { PortRef } from '../../rig';
+import { isDigital } from './ends';
+import { insideOf, nodesOfPort, reach } from './inside';
+import { compareCosts, costOf, type Drawer } from './inventory';
+import { isTaken, pieceOf, withJoint, withPiece, type Layout } from './layout';
+import { channelsOf } from './sockets';
+
+/** A part at the end of a short branch, with a lead or adapter before it where it does not fit by itself. */
+interface Branch {
+  readonly leaf: Part;
+  readonly port: PartPort;
+  readonly by?: { readonly part: Part; readonly near: PartPort; readonly far: PartPort };
+}
+
+/** Whether every wanted contact of one end of a link comes out at the other. */
+function conducts(part: Part, near: PartPort, far: PartPort, contacts: readonly string[]): boolean {
+  const { joined } = insideOf(part);
+  const out = new Set(nodesOfPort(far).map(([, node]) => node));
+  return contacts.every((contact) =>
+    [...reach(joined, [`${near.id}.${contact}`])].some((node) => out.has(node)),
+  );
+}
+
+/** The parts that may be used, and how many of each are owned. */
+export interface Stock {
+  readonly parts: readonly Part[];
+  readonly drawer: Drawer;
+}
+
+/** What is put at the end of a branch, what may stand before it, and the contacts that must get through. */
+interface Ending {
+  readonly what: string;
+  readonly leaves: (parts: readonly Part[]) => { part: Part; port: PartPort }[];
+  readonly isLink: (part: Part) => boolean;
+  readonly contacts: (near: PartPort) => readonly string[];
+}
+
+const kept = new WeakMap<Stock, Map<string, Branch[]>>();
+
+/** Ways of putting a leaf onto a port: straight, or over one lead or adapter that conducts; what costs least first. */
+function branchesAt(port: PartPort, { what, leaves, isLink, contacts }: Ending, stock: Stock): Branch[] {
+  const cache = kept.get(stock) ?? new Map<string, Branch[]>();
+  kept.set(stock, cache);
+  const key = `${what} ${port.connector} ${port.gender}`;
+  const known = cache.get(key);
+  if (known) return known;
+  const ends = leaves(stock.parts);
+  const straight = ends
+    .filter((leaf) => mate(leaf.port, port).fits)
+    .map((leaf): Branch => ({ leaf: leaf.part, port: leaf.port }));
+  const over = stock.parts.filter(isLink).flatMap((part) =>
+    part.ports.flatMap((near) => {
+      const far = part.ports.find((other) => other !== near);
+      if (!far || !mate(near, port).fits || !conducts(part, near, far, contacts(near))) return [];
+      return ends
+        .filter((leaf) => mate(leaf.port, far).fits)
+        .map((leaf): Branch => ({ leaf: leaf.part, port: leaf.port, by: { part, near, far } }));
+    }),
+  );
+  const cost = ({ leaf, by }: Branch) => costOf(by ? [by.part, leaf] : [leaf], stock.drawer);
+  const found = [...straight, ...over].sort((x, y) => compareCosts(cost(x), cost(y)));
+  cache.set(key, found);
+  return found;
+}
+
+function withBranch(layout: Layout, at: PortRef, { leaf, port, by }: Branch): Layout {
+  let [grown, here] = [layout, at];
+  if (by) {
+    const link = withPiece(grown, by.part);
+    grown = withJoint(link.layout, here, { part: link.id, port: by.near.id });
+    here = { part: link.id, port: by.far.id };
+  }
+  const end = withPiece(grown, leaf);
+  return withJoint(end.layout, here, { part: end.id, port: port.id });
+}
+
+const isPlainLink = (part: Part): boolean =>
+  part.ports.length === 2 && !part.host && !part.hub && !part.bus && (part.settings ?? []).length === 0;
+
+/** Sockets by which a part may be fed from outside, beside the plug of its host. */
+export function powerSockets(part: Part): string[] {
+  const named = [...(part.power ?? []), ...(part.hub?.supplied ?? [])].flatMap((source) =>
+    'port' in source ? [source.port] : [],
+  );
+  const charge = part.ports.filter((port) => port.id === 'charge').map((port) => port.id);
+  return [...new Set([...named, ...charge])];
+}
+
+const SUPPLY: Ending = {
+  what: 'supply',
+  leaves: (parts) =>
+    parts
+      .filter((part) => part.family === 'supply')
+      .flatMap((part) =>
+        (part.outlets ?? []).flatMap((outlet) => {
+          const port = part.ports.find((p) => p.id === outlet.port);
+          return port ? [{ part, port }] : [];
+        }),
+      ),
+  isLink: (part) => isPlainLink(part) && part.ports.every(isDigital),
+  contacts: () => ['V', 'G'],
+};
+
+/** The layout with a supply at one of its sockets, in the ways that cost least. */
+export function withSupply(layout: Layout, at: PortRef, stock: Stock, most = 1): Layout[] {
+  const port = pieceOf(layout, at.part)?.part.ports.find((p) => p.id === at.port);
+  if (!port || isTaken(layout, at)) return [];
+  return branchesAt(port, SUPPLY, stock)
+    .slice(0, most)
+    .map((branch) => withBranch(layout, at, branch));
+}
+
+/** Parts that are worn on the ears and bring no microphone. */
+export const isHeadphones = (part: Part): boolean =>
+  part.family === 'headphones' && !part.circuit.some((e) => e.kind === 'electret' || e.kind === 'signal');
+
+/** Free sockets from which headphones could be fed, those nearest to the recorder first. */
+function listeningPorts(layout: Layout): PortRef[] {
+  return layout.pieces.toReversed().flatMap(({ id, part }) =>
+    part.ports
+      .filter((port) => !isDigital(port) && (port.direction === 'out' || port.direction === 'both'))
+      .filter((port) => Object.values(port.roles ?? {}).some((role) => role === 'left' || role === 'right'))
+      .map((port) => ({ part: id, port: port.id }))
+      .filter((ref) => !isTaken(layout, ref)),
+  );
+}
+
+const HEADPHONES: Ending = {
+  what: 'headphones',
+  leaves: (parts) =>
+    parts.filter(isHeadphones).flatMap((part) => {
+      const [port] = part.ports;
+      return port ? [{ part, port }] : [];
+    }),
+  isLink: (part) => isPlainLink(part) && !part.ports.some(isDigital),
+  contacts: (near) => nodesOfPort(near).map(([contact]) => contact),
+};
+
+/** The layout with headphones, in each socket that could feed them, at what costs least there. */
+export const withHeadphones = (layout: Layout, stock: Stock): Layout[] =>
+  listeningPorts(layout).flatMap((at) => {
+    const port = pieceOf(layout, at.part)?.part.ports.find((p) => p.id === at.port);
+    return port
+      ? branchesAt(port, HEADPHONES, stock)
+          .slice(0, 1)
+          .map((branch) => withBranch(layout, at, branch))
+      : [];
+  });
+
+/** Further sockets of a pair of neighbours that go together: the right of a pair whose left is joined already. */
+export function withPairs(layout: Layout): Layout {
+  let grown = layout;
+  for (const { plug, jack } of layout.joints) {
+    const [a, b] = [pieceOf(layout, plug.part), pieceOf(layout, jack.part)];
+    if (!a || !b) continue;
+    const used = (id: string, port: string) => isTaken(grown, { part: id, port });
+    const joined = a.part.ports.find((p) => p.id === plug.port);
+    const others = a.part.ports.filter(
+      (port) =>
+        port.connector === joined?.connector && port.direction === joined.direction && !isDigital(port),
+    );
+    const opposite = b.part.ports.find((p) => p.id === jack.port);
+    for (const port of others) {
+      if (used(a.id, port.id)) continue;
+      const match = b.part.ports.find(
+        (other) => !used(b.id, other.id) && other.direction === opposite?.direction && mate(port, other).fits,
+      );
+      if (match) grown = withJoint(grown, { part: a.id, port: port.id }, { part: b.id, port: match.id });
+    }
+  }
+  return grown;
+}
+
+/** A further socket of a part like one that is used, by preference on a channel that nothing else is on. */
+function sibling(layout: Layout, ref: PortRef): PartPort | undefined {
+  const piece = pieceOf(layout, ref.part);
+  const port = piece?.part.ports.find((p) => p.id === ref.port);
+  if (!piece || !port) return undefined;
+  const taken = piece.part.ports.filter((other) => isTaken(layout, { part: ref.part, port: other.id }));
+  const channels = new Set(taken.flatMap((other) => channelsOf(piece.part, other)));
+  const free = piece.part.ports.filter(
+    (other) =>
+      !taken.includes(other) &&
+      other.connector === port.connector &&
+      other.gender === port.gender &&
+      other.direction === port.direction,
+  );
+  return free.find((other) => !channelsOf(piece.part, other).some((c) => channels.has(c))) ?? free[0];
+}
+
+/** A second lead beside one between two parts that have a further socket alike at either end. */
+export function withSecondLead(layout: Layout): Layout[] {
+  return layout.pieces.flatMap((lead) => {
+    if (!isPlainLink(lead.part) || lead.part.ports.some(isDigital)) return [];
+    const ends = layout.joints.flatMap(({ plug, jack }) =>
+      plug.part === lead.id
+        ? [{ own: plug, far: jack }]
+        : jack.part === lead.id
+          ? [{ own: jack, far: plug }]
+          : [],
+    );
+    if (ends.length !== 2) return [];
+    const second = withPiece(layout, lead.part);
+    let grown: Layout | undefined = second.layout;
+    for (const { own, far } of ends) {
+      const port = sibling(layout, far);
+      grown =
+        grown &&
+        port &&
+        withJoint(grown, { part: second.id, port: own.port }, { part: far.part, port: port.id });
+    }
+    return grown ? [grown] : [];
+  });
+}
+
+/** Sources of which one output of a pair is joined and the other is left loose: half of them would be missing. */
+export const halved = (layout: Layout): boolean =>
+  layout.sources.some((id) => {
+    const ports = (pieceOf(layout, id)?.part.ports ?? []).filter(
+      (port) =>
+        port.direction === 'out' &&
+        !isDigital(port) &&
+        Object.values(port.roles ?? {}).some((role) => role !== 'ground'),
+    );
+    const taken = (port: PartPort) => isTaken(layout, { part: id, port: port.id });
+    return ports.some(
+      (port) => taken(port) && ports.some((other) => other.connector === port.connector && !taken(other)),
+    );
+  });

@@ -1,0 +1,82 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { CATALOGUE, findPart } from '../../parts';
+import { exhaustive } from '../../../../testing/exhaustive';
+import { search, LIMITS } from './search';
+import type { Found } from './rank';
+import type { RouteRequest } from './request';
+
+const QUESTIONS = [
+  ['receiver-trs', 'phone-ctia', 'camera-app'],
+  ['receiver-trs', 'phone-8-pin', 'browser-studio'],
+  ['receiver-both', 'phone-usb-c', 'recorder-app'],
+  ['receiver-tip-only', 'camera-trs', undefined],
+  ['dynamic-xlr', 'phone-usb-c', 'recorder-app'],
+  ['condenser-xlr', 'tablet-usb-c', 'recorder-app'],
+  ['condenser-xlr', 'phone-ctia', 'voice-room'],
+  ['usb-mic-big', 'tablet-8-pin', 'recorder-app'],
+  ['clip-on-trs', 'phone-ctia', 'camera-app'],
+  ['deck', 'phone-ctia', 'camera-app'],
+] as const;
+
+/** Parts with few ports: whatever can be tried exhaustively. */
+const SMALL = CATALOGUE.filter(
+  (part) =>
+    !part.host &&
+    part.ports.length <= 4 &&
+    ['lead', 'adapter', 'splitter', 'dongle', 'box', 'interface', 'hub'].includes(part.family),
+);
+
+/** What is compared: the kinds in their order, with what each costs. */
+const told = (found: readonly Found[]) =>
+  found.map(({ kind, cost }) => ({ kind: kind.trim(), purchases: cost.purchases, price: cost.price }));
+
+function searched(request: RouteRequest, longest: number): readonly Found[] {
+  const steps = search(request, { ...LIMITS, longest, mostJudged: 1e6, mostSteps: 1e6 });
+  for (;;) {
+    const step = steps.next();
+    if (!step.done) continue;
+    expect(step.value.complete).toBe(true);
+    return step.value.found;
+  }
+}
+
+describe('the search against trying everything', () => {
+  it('finds the same best five among up to 12 parts and chains of up to 5', { timeout: 600_000 }, () => {
+    let [tried, answered] = [0, 0];
+    const ids = fc.uniqueArray(fc.constantFrom(...SMALL.map((part) => part.id)), {
+      minLength: 6,
+      maxLength: 12,
+    });
+    fc.assert(
+      fc.property(
+        ids,
+        fc.constantFrom(...QUESTIONS),
+        fc.array(fc.nat({ max: 2 }), { minLength: 12, maxLength: 12 }),
+        fc.integer({ min: 3, max: 5 }),
+        (chosen, [source, host, app], counts, longest) => {
+          // A link that most questions need, so that not all of them are without an answer.
+          const catalogue = [...new Set([...chosen.slice(0, 11), 'patch-trs-trrs'])];
+          const drawer = Object.fromEntries(catalogue.map((id, n) => [id, counts[n] ?? 0]));
+          const request: RouteRequest = {
+            format: 'symplex-request',
+            version: 1,
+            sources: [{ part: source }],
+            destinations: [{ part: host, ...(app !== undefined && { app }) }],
+            drawer,
+            catalogue,
+          };
+          const parts = CATALOGUE.filter((part) => catalogue.includes(part.id));
+          const all = exhaustive(request, findPart(source)!, findPart(host)!, parts, longest);
+          if (!all) return;
+          tried += 1;
+          if (all.length > 0) answered += 1;
+          expect(told(searched(request, longest))).toEqual(told(all));
+        },
+      ),
+      { seed: 20261124, numRuns: 45 },
+    );
+    expect(tried).toBeGreaterThan(25);
+    expect(answered).toBeGreaterThan(10);
+  });
+});

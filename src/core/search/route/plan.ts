@@ -1,0 +1,239 @@
+import type { Arrival } from '../../engine/flow';
+import type { Listener } from '../../engine/returns';
+import { overNoise, polish } from '../settings';
+import { EVIDENCE_KINDS, type Evidence } from '../../apps';
+import { type Part } from '../../parts';
+import type { Verdict } from '../../judge';
+import type { Rig } from '../../rig';
+import { comparePrices, split, type Cost } from './inventory';
+import { between } from './layout';
+import { compareFound, gradeOf, qualityOf, type Found } from './rank';
+import { firstRequestProblem, wishesMade, type RequestProblem } from './request-problems';
+import type { RouteRequest, WishName } from './request';
+import { LIMITS, search, type Progress, type SearchLimits } from './search';
+
+/** What comes from where. */
+export interface Item {
+  readonly part: string;
+  readonly name: string;
+  readonly price: number;
+}
+
+/** What decides between a route and the one before it, with both values. */
+export interface Lost {
+  readonly by: 'evidence' | 'purchases' | 'price' | 'noise' | 'joints' | 'nothing';
+  readonly here: number;
+  readonly before: number;
+}
+
+/** The same gear with the second recorder that was asked for. */
+export interface AlsoWorks {
+  readonly buy: readonly Item[];
+  readonly cost: number;
+  readonly rig: Rig;
+}
+
+/** A route that the pipeline proved, as a rig that can be laid out. */
+export interface Route {
+  readonly rank: number;
+  readonly verdict: Verdict;
+  /** What must be bought for it, in the user's currency, the second recorder's share included. */
+  readonly cost: number;
+  readonly buy: readonly Item[];
+  readonly own: readonly Item[];
+  readonly parts: readonly string[];
+  readonly joints: number;
+  readonly arrives: readonly Arrival[];
+  readonly listeners: readonly Listener[];
+  /** Speech peaks over the noise of the worst arrival, dB. */
+  readonly overNoise: number;
+  /** On what it rests: the weakest of its arrivals. */
+  readonly evidence: Evidence['kind'];
+  readonly lost?: Lost;
+  readonly also?: AlsoWorks;
+  readonly rig: Rig;
+}
+
+/** A wish that stands in the way: without it there would be this route. */
+export interface Hindrance {
+  readonly wish: WishName;
+  readonly route: Route;
+}
+
+export interface Plan {
+  readonly routes: readonly Route[];
+  /** Where there is none: the wishes each of which, given up alone, would allow one. */
+  readonly hindrances: readonly Hindrance[];
+  /** Why it was not searched for at all. */
+  readonly problem?: RequestProblem;
+  readonly searched: number;
+  readonly complete: boolean;
+}
+
+const itemOf = ({ id, name, price }: Part): Item => ({ part: id, name, price });
+
+/** The first thing in which a route comes after the one before it. */
+function lostTo(here: Found, before: Found): Lost {
+  const pairs: readonly (readonly [Lost['by'], number, number])[] = [
+    ['evidence', gradeOf(here.judged), gradeOf(before.judged)],
+    ['purchases', here.cost.purchases, before.cost.purchases],
+    ['price', here.cost.price, before.cost.price],
+    ['noise', qualityOf(here.judged), qualityOf(before.judged)],
+    ['joints', here.cost.joints, before.cost.joints],
+  ];
+  const [by, a, b] = pairs.find(([, x, y]) => Math.abs(x - y) > 1e-6) ?? (['nothing', 0, 0] as const);
+  return { by, here: a, before: b };
+}
+
+function named(rig: Rig, request: RouteRequest): Rig {
+  const name = request.name ?? 'Route';
+  const stem = name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 50);
+  return { ...rig, id: stem || 'route', name };
+}
+
+function routeOf(found: Found, index: number, before: Found | undefined, request: RouteRequest): Route {
+  const { rig, judged } = polish(found.rig, found.judged);
+  const parts = between(found.layout);
+  const { buy, own } = split(parts, request.drawer ?? {});
+  return {
+    rank: index + 1,
+    verdict: judged.verdict,
+    cost: found.cost.price,
+    buy: buy.map(itemOf),
+    own: own.map(itemOf),
+    parts: found.layout.pieces.map(({ part }) => part.id),
+    joints: found.layout.joints.length,
+    arrives: judged.arrives,
+    listeners: judged.listeners,
+    overNoise: Math.min(...judged.arrives.map(overNoise)),
+    evidence: EVIDENCE_KINDS[gradeOf(judged)] ?? 'untested',
+    ...(before && { lost: lostTo(found, before) }),
+    rig: named(rig, request),
+  };
+}
+
+type Steps<T> = Generator<Progress, T>;
+
+/** How many routes to the first recorder are asked whether they serve the second one. */
+const MOST_FOR_ALSO = 12;
+
+interface Pair {
+  readonly found: Found;
+  readonly second: Found;
+  readonly total: Cost;
+}
+
+/** Routes to the first recorder with the best way to make the same gear serve the second one, by what both cost together. */
+function* withSecond(
+  request: RouteRequest,
+  limits: SearchLimits,
+  catalogue?: readonly Part[],
+): Steps<{
+  pairs: Pair[];
+  searched: number;
+  complete: boolean;
+}> {
+  const { also, ...wishes } = request.wishes ?? {};
+  const first = yield* search({ ...request, wishes }, { ...limits, count: MOST_FOR_ALSO }, catalogue);
+  let { searched, complete } = first;
+  const pairs: Pair[] = [];
+  for (const found of first.found) {
+    const drawer = { ...request.drawer };
+    for (const part of split(between(found.layout), request.drawer ?? {}).buy) {
+      drawer[part.id] = (drawer[part.id] ?? 0) + 1;
+    }
+    const budget = wishes.budget === undefined ? {} : { budget: wishes.budget - found.cost.price };
+    const question: RouteRequest = {
+      ...request,
+      drawer,
+      destinations: also ? [also] : [],
+      wishes: { ...wishes, ...budget },
+    };
+    const answer = yield* search(question, { ...limits, count: 1 }, catalogue);
+    searched += answer.searched;
+    complete &&= answer.complete;
+    const [second] = answer.found;
+    if (!second) continue;
+    const total = {
+      purchases: found.cost.purchases + second.cost.purchases,
+      price: found.cost.price + second.cost.price,
+      joints: found.cost.joints + second.cost.joints,
+    };
+    pairs.push({ found, second, total });
+  }
+  pairs.sort((a, b) => comparePrices(a.total, b.total) || compareFound(a.found, b.found));
+  return { pairs: pairs.slice(0, limits.count), searched, complete };
+}
+
+function* routesFor(request: RouteRequest, limits: SearchLimits, catalogue?: readonly Part[]): Steps<Plan> {
+  if (request.wishes?.also === undefined) {
+    const { found, searched, complete } = yield* search(request, limits, catalogue);
+    const routes = found.map((one, index) => routeOf(one, index, found[index - 1], request));
+    return { routes, hindrances: [], searched, complete };
+  }
+  const { pairs, searched, complete } = yield* withSecond(request, limits, catalogue);
+  const routes = pairs.map(({ found, second, total }, index): Route => {
+    const route = routeOf(found, index, undefined, request);
+    const drawer = { ...request.drawer };
+    for (const { part } of route.buy) drawer[part] = (drawer[part] ?? 0) + 1;
+    const polished = polish(second.rig, second.judged);
+    const more = split(between(second.layout), drawer).buy.map(itemOf);
+    const also = { buy: more, cost: second.cost.price, rig: named(polished.rig, request) };
+    return { ...route, cost: total.price, also };
+  });
+  return { routes, hindrances: [], searched, complete };
+}
+
+function without(request: RouteRequest, wish: WishName): RouteRequest {
+  const { [wish]: _given, ...wishes } = request.wishes ?? {};
+  return { ...request, wishes };
+}
+
+/** Wishes that, given up one at a time, would allow a route. */
+function* hindrancesOf(
+  request: RouteRequest,
+  limits: SearchLimits,
+  catalogue?: readonly Part[],
+): Steps<Hindrance[]> {
+  const hindrances: Hindrance[] = [];
+  for (const wish of wishesMade(request)) {
+    const { routes } = yield* routesFor(without(request, wish), { ...limits, count: 1 }, catalogue);
+    const [route] = routes;
+    if (route) hindrances.push({ wish, route });
+  }
+  return hindrances;
+}
+
+/**
+ * The best proved routes for a request; where there is none, which wishes stand in the way. Yields now and then with how far it
+ * is; whoever lets the generator go leaves nothing running.
+ */
+export function* planSteps(
+  request: RouteRequest,
+  limits: SearchLimits = LIMITS,
+  catalogue?: readonly Part[],
+): Steps<Plan> {
+  const problem = firstRequestProblem(request);
+  if (problem) return { routes: [], hindrances: [], problem, searched: 0, complete: true };
+  const plan = yield* routesFor(request, limits, catalogue);
+  if (plan.routes.length > 0) return plan;
+  const hindrances = yield* hindrancesOf(request, limits, catalogue);
+  return { ...plan, hindrances };
+}
+
+/** The same, all at once. */
+export function plan(
+  request: RouteRequest,
+  limits: SearchLimits = LIMITS,
+  catalogue?: readonly Part[],
+): Plan {
+  const steps = planSteps(request, limits, catalogue);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}

@@ -1,0 +1,77 @@
+import type { AppId } from '../../apps';
+import type { Part } from '../../parts';
+import type { PolicyNote, SettingValue, VoiceEffort } from '../../rig';
+
+export const REQUEST_FORMAT = 'symplex-request';
+export const REQUEST_VERSION = 1;
+
+/** What is to be recorded: a catalogue or own part, with what was set on it where that is not its usual. */
+export interface RequestSource {
+  readonly part: string;
+  readonly label?: string;
+  readonly settings?: Readonly<Record<string, SettingValue>>;
+  /** Mouth to microphone, metres. */
+  readonly distance?: number;
+}
+
+/** What is to record it: a host and, where it runs apps, the app class. */
+export interface RequestDestination {
+  readonly part: string;
+  readonly app?: AppId;
+}
+
+/** What else the user wants. Absent: no matter. */
+export interface Wishes {
+  /** `mono`, `stereo` (both sides carry the source), `apart` (a side or track a source), `mixed` (every source on every side, as where absent). */
+  readonly channels?: 'mono' | 'stereo' | 'apart' | 'mixed';
+  /** The host charges while it records. */
+  readonly charge?: boolean;
+  /** Somebody hears what the first destination plays back. */
+  readonly hear?: boolean;
+  /** The same, because guests speak there. */
+  readonly guests?: boolean;
+  /** Metres that the leads have to bridge. */
+  readonly length?: number;
+  /** On a gimbal or on the body: nothing that stands on a table. */
+  readonly worn?: boolean;
+  /** The most that may be spent, in the user's currency. */
+  readonly budget?: number;
+  /** `proven`: only what was tested or is common practice, and no accessory without its chip. */
+  readonly risk?: 'proven' | 'any';
+  readonly buyNothing?: boolean;
+  /** Must work with this one too, with the same source and as little more as can be. */
+  readonly also?: RequestDestination;
+}
+
+/** "This mic, that phone, that app": the question that a route answers. */
+export interface RouteRequest {
+  readonly format: typeof REQUEST_FORMAT;
+  readonly version: typeof REQUEST_VERSION;
+  readonly name?: string;
+  readonly sources: readonly RequestSource[];
+  /** A mixer or box that is there already and that every source goes into. */
+  readonly through?: string;
+  readonly destinations: readonly RequestDestination[];
+  readonly wishes?: Wishes;
+  /** How many of each part the user owns. */
+  readonly drawer?: Readonly<Record<string, number>>;
+  readonly voice?: VoiceEffort;
+  readonly policies?: readonly PolicyNote[];
+  readonly ownParts?: readonly Part[];
+  /** Only these parts may be used, besides sources and destinations. Absent: the whole catalogue. */
+  readonly catalogue?: readonly string[];
+}
+
+export const WISH_NAMES = [
+  'channels',
+  'charge',
+  'hear',
+  'guests',
+  'length',
+  'worn',
+  'budget',
+  'risk',
+  'buyNothing',
+  'also',
+] as const satisfies readonly (keyof Wishes)[];
+export type WishName = (typeof WISH_NAMES)[number];

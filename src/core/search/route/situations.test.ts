@@ -1,0 +1,211 @@
+import { describe, expect, it } from 'vitest';
+import { outcomeOf } from '../../judge';
+import { checkRig } from '../../files/read-rig';
+import { plan, type Plan, type RouteRequest, type Wishes } from '.';
+
+interface Situation {
+  readonly name: string;
+  readonly sources: readonly string[];
+  readonly through?: string;
+  readonly to: readonly (readonly [host: string, app?: string])[];
+  readonly wishes?: Wishes;
+  readonly drawer?: Readonly<Record<string, number>>;
+  /** What common practice puts there: every word is a part of one of the first three ways. */
+  readonly practice: readonly string[];
+  /** Parts that no way may have. */
+  readonly never?: readonly string[];
+}
+
+type Asked = Omit<Situation, 'practice' | 'name'>;
+
+const requestOf = ({ sources, through, to, wishes, drawer }: Asked): RouteRequest => ({
+  format: 'symplex-request',
+  version: 1,
+  sources: sources.map((part) => ({ part })),
+  ...(through !== undefined && { through }),
+  destinations: to.map(([part, app]) => ({ part, ...(app !== undefined && { app }) })),
+  ...(wishes && { wishes }),
+  ...(drawer && { drawer }),
+});
+
+/** Situations of the trade with the answer of common practice. */
+const SITUATIONS: readonly Situation[] = [
+  {
+    name: 'a TRS receiver to a CTIA phone: the patch cable',
+    sources: ['receiver-trs'],
+    to: [['phone-ctia', 'camera-app']],
+    practice: ['patch-trs-trrs'],
+  },
+  {
+    name: 'the same to an 8-pin phone for a browser studio: the headset path',
+    sources: ['receiver-trs'],
+    to: [['phone-8-pin', 'browser-studio']],
+    practice: ['patch-trs-trrs', 'dongle-8-pin-headset'],
+    never: ['dongle-8-pin-plain', 'adapter-8-pin-usb'],
+  },
+  {
+    name: 'a receiver with USB audio to an 8-pin phone for a recorder: the USB path is there',
+    sources: ['receiver-both'],
+    to: [['phone-8-pin', 'recorder-app']],
+    practice: ['lead-usb-a-c', 'adapter-8-pin-usb'],
+  },
+  {
+    name: 'a hungry USB microphone to an old 8-pin tablet: host adapter and powered hub',
+    sources: ['usb-mic-big'],
+    to: [['tablet-8-pin', 'recorder-app']],
+    practice: ['hub-usb-a', 'adapter-8-pin-usb-bare'],
+  },
+  {
+    name: 'a condenser to a USB-C tablet: an interface with phantom',
+    sources: ['condenser-xlr'],
+    to: [['tablet-usb-c', 'recorder-app']],
+    practice: ['interface-one-input'],
+  },
+  {
+    name: 'a condenser to an 8-pin phone in a voice room: mobile preamp and dongle, not USB',
+    sources: ['condenser-xlr'],
+    to: [['phone-8-pin', 'voice-room']],
+    practice: ['mobile-preamp', 'dongle-8-pin-headset'],
+    never: ['adapter-8-pin-usb', 'adapter-8-pin-usb-bare', 'interface-one-input'],
+  },
+  {
+    name: 'two packs with separate sides: a two-channel receiver',
+    sources: ['pack-clip-on', 'pack-clip-on'],
+    to: [['phone-usb-c', 'recorder-app']],
+    wishes: { channels: 'apart' },
+    practice: ['receiver-two-channel', 'cable-converter-usb-c'],
+  },
+  {
+    name: 'mixer to phone, one-way stereo with charging: its USB through a charge-through adapter',
+    sources: ['dynamic-xlr'],
+    through: 'mixer-fx-usb',
+    to: [['phone-usb-c', 'camera-app']],
+    wishes: { channels: 'stereo', charge: true },
+    practice: ['lead-usb-a-b', 'adapter-usb-c-charge', 'charger-usb-c'],
+  },
+  {
+    name: 'a mixer without USB: a pad into the headset path',
+    sources: ['dynamic-xlr'],
+    through: 'mixer-one-mic',
+    to: [['phone-ctia', 'camera-app']],
+    practice: ['lead-line-headset-pad'],
+  },
+  {
+    name: 'a USB microphone into a voice room: its headphone socket into a mobile preamp, fed by USB',
+    sources: ['usb-mic-low-phones'],
+    to: [['phone-8-pin', 'voice-room']],
+    practice: ['mobile-preamp', 'dongle-8-pin-headset', 'charger-usb-c'],
+  },
+  {
+    name: 'guitar, vocal microphone and keyboard on one tablet: an interface with enough inputs',
+    sources: ['guitar', 'dynamic-xlr', 'keyboard'],
+    to: [['tablet-usb-c', 'multitrack']],
+    wishes: { channels: 'apart' },
+    practice: ['interface-four-inputs', 'lead-jack-ts'],
+  },
+  {
+    name: 'a deck with RCA to a live stream: a line streamer',
+    sources: ['deck'],
+    to: [['phone-usb-c', 'live-stream']],
+    practice: ['line-streamer', 'lead-rca'],
+  },
+  {
+    name: 'receiver and headphones on one headset jack: a splitter',
+    sources: ['receiver-trs'],
+    to: [['phone-ctia', 'camera-app']],
+    wishes: { hear: true },
+    practice: ['splitter-trs', 'lead-trs-trs', 'headphones-trs'],
+  },
+  {
+    name: 'an XLR microphone to tablet and camera at once: an interface whose second output feeds the camera',
+    sources: ['dynamic-xlr'],
+    to: [['tablet-usb-c', 'recorder-app'], ['camera-trs']],
+    practice: ['interface-one-input', 'lead-headphones-aux'],
+  },
+  {
+    name: 'a receiver to a laptop with a combo jack: the patch cable',
+    sources: ['receiver-trs'],
+    to: [['laptop-combo', 'recorder-app']],
+    practice: ['patch-trs-trrs'],
+  },
+  {
+    name: 'and with separate sockets: the plain lead',
+    sources: ['receiver-trs'],
+    to: [['computer-separate', 'recorder-app']],
+    practice: ['lead-trs-trs'],
+  },
+  {
+    name: 'a tip-only receiver for a live stream: summed to mono by the headset path',
+    sources: ['receiver-tip-only'],
+    to: [['phone-usb-c', 'live-stream']],
+    practice: ['patch-trs-trrs', 'dongle-usb-c-headset'],
+  },
+  {
+    name: 'and for a camera that keeps its sides: a left-to-both lead',
+    sources: ['receiver-tip-only'],
+    to: [['camera-trs']],
+    wishes: { channels: 'stereo' },
+    practice: ['lead-left-to-both'],
+  },
+];
+
+/** Whatever is found is a rig that stands by itself, that the checks pass, and that keeps the wishes. */
+function expectSound({ routes }: Plan, situation: Asked): void {
+  expect(routes.length).toBeGreaterThan(0);
+  for (const route of routes) {
+    expect(checkRig(JSON.parse(JSON.stringify(route.rig)))).toMatchObject({ ok: true });
+    const { verdict, findings } = outcomeOf(route.rig);
+    expect(verdict).toBe('clean');
+    expect(findings.filter((f) => f.severity !== 'note')).toEqual([]);
+    for (const part of situation.never ?? []) expect(route.parts).not.toContain(part);
+    if (situation.wishes?.hear) expect(route.listeners.some((l) => l.hears.length > 0)).toBe(true);
+  }
+}
+
+describe.each(SITUATIONS.map((s) => [s.name, s] as const))('%s (common practice)', (_, situation) => {
+  it('is among the first three, and every way that is offered is proved', { timeout: 180_000 }, () => {
+    const found = plan(requestOf(situation));
+    expectSound(found, situation);
+    const first = found.routes.slice(0, 3).map((route) => route.parts);
+    expect(
+      first.some((parts) => situation.practice.every((part) => parts.includes(part))),
+      first.map((parts) => parts.join(' + ')).join('\n'),
+    ).toBe(true);
+  });
+});
+
+describe('twelve metres from the mixer', () => {
+  const situation = {
+    sources: ['dynamic-xlr'],
+    through: 'mixer-one-mic',
+    to: [['phone-ctia', 'camera-app']],
+    wishes: { length: 12 },
+  } as const;
+
+  it(
+    'the line lead with its pad is bridged by a lead of that length, and the engine says what it loses',
+    { timeout: 180_000 },
+    () => {
+      const found = plan(requestOf(situation));
+      expectSound(found, situation);
+      for (const { rig } of found.routes) {
+        const metres = rig.parts.reduce((sum, placed) => sum + (placed.length ?? 0), 0);
+        expect(metres).toBeGreaterThan(10);
+      }
+    },
+  );
+
+  it(
+    'no USB lead is stretched beyond what USB bears (USB 2.0, 7.1.16: about 5 m)',
+    { timeout: 180_000 },
+    () => {
+      const usb = { ...situation, through: 'mixer-fx-usb', to: [['phone-usb-c', 'camera-app']] } as const;
+      const found = plan(requestOf(usb));
+      for (const { rig } of found.routes) {
+        for (const placed of rig.parts) {
+          if (placed.part.startsWith('lead-usb')) expect(placed.length ?? 0).toBeLessThanOrEqual(5);
+        }
+      }
+    },
+  );
+});

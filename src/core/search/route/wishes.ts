@@ -1,0 +1,48 @@
+import { suppliedPorts } from './charging';
+import type { Outcome } from '../../judge';
+import { LEAST_OVER_NOISE, overNoise } from '../settings';
+import type { Part } from '../../parts';
+import type { Layout } from './layout';
+import type { Wishes } from './request';
+
+/** What stands on a table or hangs on the mains. Our own rule: on a gimbal or on the body it cannot be. */
+export const staysOnTable = (part: Part): boolean =>
+  part.family === 'mixer' ||
+  part.family === 'hub' ||
+  part.id.startsWith('charger') ||
+  part.id === 'computer-port' ||
+  (part.family === 'interface' && part.ports.length > 4);
+
+/** An accessory for a port that asks for a chip, without it. */
+const lacksChip = (part: Part): boolean =>
+  part.ports.some((port) => port.connector === '8-pin' && port.gender === 'plug') &&
+  ((part.bus && !part.bus.authenticated) || (part.hub && !part.hub.authenticated)) === true;
+
+/** Whether a part may be used at all under these wishes. A computer is no supply that one buys. */
+export const isAllowed = (part: Part, wishes: Wishes, isOwned: boolean): boolean =>
+  (part.id !== 'computer-port' || isOwned) &&
+  !(wishes.worn && staysOnTable(part)) &&
+  !(wishes.risk === 'proven' && lacksChip(part));
+
+/** Metres of all leads of a layout. */
+export const metresOf = (layout: Layout): number =>
+  layout.pieces.reduce((sum, { part, length }) => sum + (length ?? part.length ?? 0), 0);
+
+/** Wishes that parts and joints alone decide; the rest is asked of the pipeline. */
+export const keepsWishes = (layout: Layout, wishes: Wishes): boolean =>
+  !wishes.charge || layout.recorders.every((id) => suppliedPorts(layout, id));
+
+/** Whether the pipeline's answer is what was asked for. */
+export function meets(layout: Layout, judged: Outcome, wishes: Wishes): boolean {
+  const { verdict, arrives, listeners } = judged;
+  if (verdict !== 'clean' || arrives.length === 0) return false;
+  if (arrives.some((a) => a.state !== 'recorded' || overNoise(a) < LEAST_OVER_NOISE)) return false;
+  if (wishes.channels === 'stereo' && arrives.some((a) => a.channels !== 'both')) return false;
+  const [first] = layout.recorders;
+  const heard = listeners.some(({ hears }) => hears.some(({ device }) => device === first));
+  if ((wishes.hear || wishes.guests) && !heard) return false;
+  if (wishes.risk === 'proven' && arrives.some((a) => !isProven(a.evidence.kind))) return false;
+  return metresOf(layout) >= (wishes.length ?? 0) - 1e-9;
+}
+
+const isProven = (kind: string): boolean => kind === 'tested by you' || kind === 'common practice';

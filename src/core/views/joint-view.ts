@@ -1,0 +1,146 @@
+import { contactKey, magnitude, type NodeKey } from '../engine/circuit';
+import { type JointMating } from '../engine/mate';
+import { contactsOf, type Contact, type Misfit } from '../plugs';
+import type { ContactRole, PartPort } from '../parts';
+import { dbV, gainToDb, type DbV, type Volts } from '../units';
+import type { PortRef } from '../rig';
+import type { Facts } from '../engine/facts';
+
+/** A jack contact with the plug contact on it, and what is measured there against the joint's ground. */
+export interface ContactView {
+  readonly jack: Contact;
+  readonly plug: Contact | null;
+  readonly uncertain: boolean;
+  readonly volts: Volts | null;
+  /** RMS level of the intended sources; null where none of them comes. */
+  readonly level: DbV | null;
+}
+
+/** A joint as the Bench draws it. `brings` is what each plug contact has behind it, `expects` each jack contact. */
+export interface JointView {
+  readonly id: string;
+  readonly plug: PortRef;
+  readonly jack: PortRef;
+  readonly plugPort: PartPort;
+  readonly jackPort: PartPort;
+  readonly misfit?: Misfit;
+  readonly contacts: readonly ContactView[];
+  readonly brings: readonly { readonly contact: Contact; readonly role: ContactRole | null }[];
+  readonly expects: readonly { readonly contact: Contact; readonly role: ContactRole | null }[];
+  /** The wanted sound passes here. */
+  readonly alive: boolean;
+}
+
+/** A lead's conductor and the contacts on its way stay under this; anything more is a component. */
+const CONDUCTOR_OHMS = 20;
+
+/** The wanted sound is there when at least this share of the source is. A limit of our own. */
+const ALIVE_GAIN = 0.001;
+
+function roleAt(facts: Facts, node: NodeKey): ContactRole | undefined {
+  const slash = node.indexOf('/');
+  const dot = node.lastIndexOf('.');
+  if (dot < slash) return undefined;
+  const port = facts.laid
+    .get(node.slice(0, slash))
+    ?.part.ports.find((p) => p.id === node.slice(slash + 1, dot));
+  return port?.roles?.[node.slice(dot + 1) as Contact];
+}
+
+/** The role of a contact: its part's own, else that of the first named contact at the far end of its conductors. */
+function roleBehind(facts: Facts, joint: string, node: NodeKey): ContactRole | null {
+  const own = roleAt(facts, node);
+  if (own) return own;
+  const seen = new Set([node]);
+  let found: ContactRole | undefined;
+  for (const at of seen) {
+    for (const step of facts.wires.get(at) ?? []) {
+      if (step.joint === joint || step.ohms > CONDUCTOR_OHMS || seen.has(step.to)) continue;
+      const role = roleAt(facts, step.to);
+      // A sleeve that lies on two springs of a jack bears what the ground there says.
+      if (role === 'ground') return role;
+      found ??= role;
+      if (!role) seen.add(step.to);
+    }
+  }
+  return found ?? null;
+}
+
+function groundNode(facts: Facts, { joint, jackPort, plugPort }: JointMating): NodeKey | undefined {
+  const at = (ref: PortRef, port: PartPort, behind: boolean) => {
+    const contact = contactsOf(port.connector).find((c) => {
+      const node = contactKey(ref.part, ref.port, c);
+      return (behind ? roleBehind(facts, joint.id, node) : port.roles?.[c]) === 'ground';
+    });
+    return contact && contactKey(ref.part, ref.port, contact);
+  };
+  return at(joint.jack, jackPort, false) ?? at(joint.plug, plugPort, true) ?? at(joint.jack, jackPort, true);
+}
+
+function levelBetween(facts: Facts, plus: NodeKey, minus: NodeKey): { level: DbV; gain: number } | null {
+  const [p, m] = [facts.nets.of(plus), facts.nets.of(minus)];
+  let best: { level: DbV; gain: number } | null = null;
+  for (const voice of facts.voices) {
+    if (!facts.rig.purpose.sources.includes(voice.placed) || voice.level === -Infinity) continue;
+    const gain = facts.alternating.gain(voice.id, p, m);
+    if (!gain || magnitude(gain) < 1e-9) continue;
+    const level = dbV(voice.level + gainToDb(magnitude(gain)));
+    if (!best || level > best.level) best = { level, gain: magnitude(gain) };
+  }
+  return best;
+}
+
+function jointAlive(facts: Facts, mated: JointMating): boolean {
+  const { joint } = mated;
+  if (mated.mating.fits === false) return false;
+  const device = facts.devices.find((d) => d.placed === joint.plug.part || d.placed === joint.jack.part);
+  if (device && (joint.plug.port === device.device.port || joint.jack.port === device.device.port)) {
+    return facts.arrivals.some((a) => a.state === 'recorded' && a.records.startsWith(`${device.placed}/`));
+  }
+  const nodes = contactsOf(mated.jackPort.connector).map((c) =>
+    contactKey(joint.jack.part, joint.jack.port, c),
+  );
+  return nodes.some((plus, i) =>
+    nodes.slice(i + 1).some((minus) => (levelBetween(facts, plus, minus)?.gain ?? 0) >= ALIVE_GAIN),
+  );
+}
+
+function contactViews(facts: Facts, mated: JointMating): ContactView[] {
+  const { joint, mating } = mated;
+  const ground = groundNode(facts, mated);
+  return (facts.reading.meetings.get(joint.id) ?? []).map(({ jack, plug }) => {
+    const node = contactKey(joint.jack.part, joint.jack.port, jack);
+    const touch = mating.fits ? mating.touches.find((t) => t.jack === jack) : undefined;
+    return {
+      jack,
+      plug,
+      uncertain: (touch?.plug.length ?? 0) > 1,
+      volts: ground ? (facts.direct.between(facts.nets.of(node), facts.nets.of(ground)) ?? null) : null,
+      level: ground ? (levelBetween(facts, node, ground)?.level ?? null) : null,
+    };
+  });
+}
+
+/** Every joint with its contacts, as the given facts have it. */
+export function jointViews(facts: Facts): JointView[] {
+  return facts.matings.map((mated) => {
+    const { joint, plugPort, jackPort, mating } = mated;
+    const roles = (ref: PortRef, port: PartPort) =>
+      contactsOf(port.connector).map((contact) => ({
+        contact,
+        role: roleBehind(facts, joint.id, contactKey(ref.part, ref.port, contact)),
+      }));
+    return {
+      id: joint.id,
+      plug: joint.plug,
+      jack: joint.jack,
+      plugPort,
+      jackPort,
+      ...(!mating.fits && { misfit: mating.misfit }),
+      contacts: contactViews(facts, mated),
+      brings: roles(joint.plug, plugPort),
+      expects: roles(joint.jack, jackPort),
+      alive: jointAlive(facts, mated),
+    };
+  });
+}

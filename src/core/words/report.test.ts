@@ -1,0 +1,100 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { FINDING_CODES } from '../checks';
+import { applyEdit } from '../rig';
+import { checkRig } from '../files/read-rig';
+import { layRig, type RigSketch } from '../../../testing/lay-rig';
+import { FINDING_LIST, findingsPage } from '.';
+import { checkReport } from '../files';
+
+const trsIntoPhone: RigSketch = {
+  parts: { receiver: 'receiver-trs', lead: 'lead-trs-trs', phone: 'phone-ctia' },
+  joints: ['receiver.out lead.a', 'lead.b phone.jack'],
+};
+
+describe('the check report', () => {
+  const report = checkReport(layRig(trsIntoPhone));
+  const [finding] = report.findings;
+
+  it('says it as a person would, with value and limit in the reason', () => {
+    expect(report.arrives[0]?.says).toBe('The phone will record its own microphone, not the pack.');
+    expect(finding?.title).toBe('Three contacts into four');
+    expect(finding?.says).toBe(
+      'The lead’s sleeve lies on both the sleeve spring (microphone) and the ring 2 spring (ground) of the jack: ' +
+        '0 Ω to ground, and the phone wants 1 kΩ or more before it believes in a microphone.',
+    );
+    expect(finding?.source.text).toContain('Android wired headset specification 1.1');
+  });
+
+  it('survives JSON: what has no level is null, never a hole', () => {
+    const open = checkReport(
+      layRig({
+        parts: {
+          receiver: 'receiver-trs',
+          lead: 'patch-trs-trrs',
+          splitter: 'splitter-trs',
+          phone: 'phone-ctia',
+        },
+        joints: ['receiver.out lead.trs', 'lead.trrs splitter.mic', 'splitter.plug phone.jack'],
+      }),
+    );
+    expect(JSON.parse(JSON.stringify(open))).toEqual(open);
+    expect(open.arrives[0]).toMatchObject({ state: 'listed-silent', peakDbfs: null, clipsAt: null });
+    expect(open.findings[0]?.values[0]).toMatchObject({ value: null, unit: 'ohm' });
+  });
+
+  it('offers each fix as an edit that gives a valid rig', () => {
+    expect(finding?.fixes.length).toBeGreaterThan(0);
+    expect(finding?.fixes[0]?.says).toBe(
+      'Swap TRS–TRS lead for TRS-to-TRRS patch cable, end with two dark bands first',
+    );
+    for (const fix of finding?.fixes ?? []) {
+      expect(checkRig(applyEdit(layRig(trsIntoPhone), fix.edit)).ok, fix.says).toBe(true);
+    }
+  });
+
+  it.each<[string, RigSketch, RegExp]>([
+    [
+      'no lead',
+      { parts: { receiver: 'receiver-trs', phone: 'phone-ctia' }, joints: [] },
+      /^No lead joins the pack to the phone\.$/,
+    ],
+    [
+      'wrong size or kind',
+      { parts: { lead: 'lead-trs-trs', phone: 'phone-8-pin' }, joints: ['lead.a phone.port'] },
+      /^A 3\.5 mm TRS plug and an 8-pin jack do not go together: they are of different kinds\.$/,
+    ],
+    [
+      'swapped contacts',
+      { parts: { mic: 'clip-on-trrs', phone: 'phone-omtp' }, joints: ['mic.plug phone.jack'] },
+      /−0\.93 V across the capsule, which wants 0\.70 V or more\.$/,
+    ],
+    [
+      'output into output',
+      {
+        parts: { receiver: 'receiver-trs', lead: 'lead-trs-trs', camera: 'camera-trs' },
+        joints: ['receiver.out lead.a', 'lead.b camera.phones'],
+      },
+      /^The pack gives sound out, and so does the headphone jack of the camera\. Nothing listens there\.$/,
+    ],
+    [
+      'one side',
+      {
+        parts: { receiver: 'receiver-tip-only', lead: 'lead-trs-trs', camera: 'camera-trs' },
+        joints: ['receiver.out lead.a', 'lead.b camera.mic'],
+      },
+      /^The camera records two sides: the right side has nothing, the left side has −[\d.]+ dBFS/,
+    ],
+  ])('has a sentence for %s', (_, sketch, reason) => {
+    expect(checkReport(layRig(sketch)).findings[0]?.says).toMatch(reason);
+  });
+});
+
+describe('the list of findings', () => {
+  it('has every code once', () => {
+    expect(Object.keys(FINDING_LIST).sort()).toEqual([...FINDING_CODES].sort());
+  });
+  it('docs/findings.md is up to date', () => {
+    expect(readFileSync('docs/findings.md', 'utf8')).toBe(findingsPage());
+  });
+});

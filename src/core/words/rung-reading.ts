@@ -1,0 +1,44 @@
+import { SPEECH_CREST, type Arrival } from '../engine/flow';
+import type { Analysis } from '../judge';
+import type { JointView } from '../views';
+import { formatDb, formatOhms } from '../units';
+
+/** What stands at the right of a part's card: one measured value and its name. */
+export interface RungReading {
+  readonly main: string;
+  readonly sub: string;
+}
+
+function hostReading(arrival: Arrival): RungReading {
+  const peak = formatDb(arrival.peak, 'dBFS');
+  switch (arrival.state) {
+    case 'recorded':
+      return { main: peak, sub: 'recorded peaks' };
+    case 'wrong-mic':
+      return { main: 'own mic', sub: peak };
+    case 'not-listed':
+      return { main: 'not listed', sub: `own mic ${peak}` };
+    case 'listed-silent':
+      return { main: 'silence', sub: `noise ${formatDb(arrival.noise, 'dBFS')}` };
+  }
+}
+
+const loudest = (joint: JointView): number =>
+  Math.max(-Infinity, ...joint.contacts.flatMap((c) => (c.level === null ? [] : [c.level])));
+
+/** The reading of a placed part; undefined for one on which nothing of the wanted sound can be measured. */
+export function rungReading(analysis: Analysis, placed: string): RungReading | undefined {
+  const arrival = analysis.arrives.find((a) => a.recorder === placed);
+  if (arrival) return hostReading(arrival);
+  const input = analysis.inputs.find((i) => i.placed === placed && i.sensed);
+  if (input?.sensed && input.plugged) {
+    const seen = input.sensed.reading === 'microphone';
+    return { main: seen ? 'mic seen' : 'no mic seen', sub: formatOhms(input.sensed.resistance) };
+  }
+  const levels = analysis.joints
+    .filter((joint) => joint.plug.part === placed || joint.jack.part === placed)
+    .map(loudest);
+  const level = Math.max(-Infinity, ...levels);
+  if (!Number.isFinite(level)) return undefined;
+  return { main: formatDb(level + SPEECH_CREST, 'dBV'), sub: 'speech peaks' };
+}

@@ -1,0 +1,62 @@
+import type { Arrival, Sides } from '../engine/flow';
+import type { Outcome } from '../judge';
+import type { Rig } from '../rig';
+import { formatDb } from '../units';
+import { figure, type Sentence } from './sentence';
+import { capital, noun } from './words';
+
+const ON_SIDES: Record<Sides, string> = {
+  both: 'on both sides',
+  left: 'on the left side only',
+  right: 'on the right side only',
+  mono: 'in mono',
+  none: 'not at all',
+};
+
+/** The state in a word or two, for a badge. */
+export const STATE_BADGE: Record<Arrival['state'], string> = {
+  recorded: 'Recorded',
+  'listed-silent': 'Listed, but silent',
+  'not-listed': 'Not listed',
+  'wrong-mic': 'Wrong microphone',
+};
+
+/** One sentence a person could say aloud about a source at a recorder. */
+export function sayArrival(rig: Rig, arrival: Arrival): string {
+  const source = noun(rig, arrival.source);
+  const recorder = noun(rig, arrival.recorder);
+  switch (arrival.state) {
+    case 'recorded':
+      return `${capital(recorder)} will record ${source}, ${ON_SIDES[arrival.channels]}.`;
+    case 'wrong-mic':
+      return `${capital(recorder)} will record its own microphone, not ${source}.`;
+    case 'listed-silent':
+      return `${capital(recorder)} will take the external input, and record silence from ${source}.`;
+    case 'not-listed':
+      return `The app on ${recorder} will not list ${source}.`;
+  }
+}
+
+/** What is recorded, with its level against its limit. */
+export function sayLevel(arrival: Arrival): Sentence {
+  const what = arrival.state === 'recorded' ? 'Speech peaks' : 'What it records instead peaks';
+  if (arrival.state === 'listed-silent') {
+    return ['Noise of the input at ', figure(formatDb(arrival.noise, 'dBFS')), '.'];
+  }
+  return [
+    `${what} at `,
+    figure(formatDb(arrival.peak, 'dBFS')),
+    ', noise at ',
+    figure(formatDb(arrival.noise, 'dBFS')),
+    '.',
+  ];
+}
+
+/** What an outcome does, in one line, for a fix or a swap option. */
+export function sayOutcome(rig: Rig, outcome: Outcome): string {
+  const [arrival] = outcome.arrives;
+  if (!arrival) return 'Nothing is recorded.';
+  if (arrival.state !== 'recorded') return sayArrival(rig, arrival);
+  const clips = outcome.findings.some((f) => f.code === 'clips');
+  return `Records ${noun(rig, arrival.source)} ${ON_SIDES[arrival.channels]}, peaks ${formatDb(arrival.peak, 'dBFS')}${clips ? ', clipping' : ''}.`;
+}

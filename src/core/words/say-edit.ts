@@ -1,0 +1,94 @@
+import { DEFAULT_APP, findApp } from '../apps';
+import { isTurnable, type PartSetting } from '../parts';
+import { partIn, partOf, portOf, type Rig, type RigEdit, type SettingValue } from '../rig';
+import { formatDb } from '../units';
+import { capital, nameOf } from './words';
+
+const partName = (rig: Rig, id: string): string => partIn(rig, id)?.name ?? id;
+
+function inSentence(name: string): string {
+  return /^[A-Z][a-z]/.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name;
+}
+
+/** A lead's ends, when it matters which is where. */
+function endsAfter(rig: Rig, edit: Extract<RigEdit, { kind: 'swap' }>): string {
+  const part = partIn(rig, edit.to);
+  const [first] = edit.ports;
+  const port = part?.ports.find((p) => p.id === first);
+  return part && isTurnable(part) && port ? `, ${port.name} first` : '';
+}
+
+/** The name of a switch's place, or a knob's dB. */
+function placeName(setting: PartSetting | undefined, value: SettingValue): string {
+  if (typeof value === 'number') return formatDb(value);
+  const option = setting?.kind === 'switch' ? setting.options.find((o) => o.id === value) : undefined;
+  return option?.name ?? value;
+}
+
+const appIdOf = (rig: Rig, part: string): string =>
+  rig.parts.find((placed) => placed.id === part)?.app ?? DEFAULT_APP;
+
+/** The same where it is clear what is being replaced: the other part's name, and which end goes first. */
+export function sayChoice(rig: Rig, edit: RigEdit): string {
+  return edit.kind === 'swap' ? `${partName(rig, edit.to)}${endsAfter(rig, edit)}` : sayEdit(rig, edit);
+}
+
+/** What an edit does, as a verb. */
+export function sayEdit(rig: Rig, edit: RigEdit): string {
+  switch (edit.kind) {
+    case 'swap':
+      return `Swap ${inSentence(nameOf(rig, edit.part))} for ${inSentence(partName(rig, edit.to))}${endsAfter(rig, edit)}`;
+    case 'turn':
+      return `Turn ${inSentence(nameOf(rig, edit.part))} round`;
+    case 'set': {
+      const setting = partOf(rig, edit.part)?.settings?.find((s) => s.id === edit.setting);
+      return `Set ${inSentence(nameOf(rig, edit.part))}: ${setting?.name ?? edit.setting} to ${placeName(setting, edit.option)}`;
+    }
+    case 'length':
+      return `Make ${inSentence(nameOf(rig, edit.part))} ${edit.metres} m long`;
+    case 'app':
+      return `Use another app on ${inSentence(nameOf(rig, edit.part))}: ${findApp(edit.app)?.name ?? edit.app}`;
+    case 'choose': {
+      const choice = findApp(appIdOf(rig, edit.part))?.choices.find((c) => c.id === edit.choice);
+      return `In the app on ${inSentence(nameOf(rig, edit.part))}: ${choice?.name ?? edit.choice}, ${placeName(choice, edit.option)}`;
+    }
+    case 'policy':
+      return `Note that ${findApp(edit.policy.app)?.name ?? edit.policy.app} ${edit.policy.takes ? 'takes' : 'does not take'} ${edit.policy.way === 'usb' ? 'USB sound' : 'a headset'}`;
+    case 'add': {
+      const at = portOf(rig, edit.at)?.name ?? edit.at.port;
+      return `Plug ${inSentence(partName(rig, edit.part))} into the ${at} of ${inSentence(nameOf(rig, edit.at.part))}`;
+    }
+    case 'place':
+      return `Lay out ${inSentence(partName(rig, edit.part))}`;
+    case 'join':
+      return `Plug ${inSentence(nameOf(rig, edit.a.part))} and ${inSentence(nameOf(rig, edit.b.part))} together`;
+    case 'unplug':
+      return 'Pull the plug';
+    case 'mean': {
+      const as = edit.as === 'sources' ? 'a source to be recorded' : 'a recorder';
+      return `${capital(inSentence(nameOf(rig, edit.part)))} is ${edit.meant ? '' : 'not '}${as}`;
+    }
+    case 'tracks':
+      return edit.apart ? 'Keep the sources apart' : 'Every source on every side';
+    case 'label':
+      return `Call ${inSentence(nameOf(rig, edit.part))} ${edit.label}`;
+    case 'note':
+      return 'Write a note';
+    case 'move': {
+      const to = portOf(rig, edit.to)?.name ?? edit.to.port;
+      return `Move the plug to the ${to} of ${inSentence(nameOf(rig, edit.to.part))}`;
+    }
+    case 'insert':
+      return `Put ${inSentence(partName(rig, edit.part))} between`;
+    case 'remove':
+      return `Take ${inSentence(nameOf(rig, edit.part))} out`;
+    case 'voice':
+      return `Speak ${edit.voice}`;
+    case 'distance':
+      return `Put ${inSentence(nameOf(rig, edit.part))} ${edit.metres} m from the mouth`;
+    case 'own':
+      return `Change the figures of ${inSentence(nameOf(rig, edit.part))}`;
+    case 'rename':
+      return `Rename to ${capital(edit.name)}`;
+  }
+}

@@ -1,0 +1,46 @@
+import { describe, expect, it } from 'vitest';
+import { findPart } from '../parts';
+import { plan, WISH_NAMES, type Lost, type RouteRequest } from '../search/route';
+import { sayHindrance, sayLost, sayPlan, sayRoute, wishName } from './say-route';
+
+const request: RouteRequest = {
+  format: 'symplex-request',
+  version: 1,
+  sources: [{ part: 'receiver-trs' }],
+  destinations: [{ part: 'phone-ctia', app: 'camera-app' }],
+};
+
+describe('a route in words', () => {
+  it('names what comes from the drawer and what must be bought', () => {
+    const [first] = plan({ ...request, drawer: { 'patch-trs-trrs': 1 } }).routes;
+    expect(sayRoute(first!)).toBe('From the drawer: TRS-to-TRRS patch cable. 2 joints.');
+    const [bought] = plan(request).routes;
+    expect(sayRoute(bought!)).toBe('To buy: TRS-to-TRRS patch cable. 2 joints.');
+  });
+
+  it('says so where nothing lies between', () => {
+    const direct = { ...request, sources: [{ part: 'clip-on-trrs' }] };
+    expect(sayRoute(plan(direct).routes[0]!)).toBe('Nothing between: it plugs straight in. 1 joint.');
+  });
+
+  it.each<[Lost, string]>([
+    [{ by: 'evidence', here: 3, before: 1 }, 'untested, where the one before is common practice'],
+    [{ by: 'purchases', here: 2, before: 1 }, '2 things to buy, where the one before needs 1'],
+    [{ by: 'purchases', here: 1, before: 0 }, '1 thing to buy, where'],
+    [{ by: 'price', here: 21.4, before: 9 }, 'Costs 21, where the one before costs 9'],
+    [{ by: 'noise', here: 40, before: 61 }, '40.0 dB over the noise, with the one before 61.0 dB'],
+    [{ by: 'joints', here: 4, before: 3 }, '4 joints to make'],
+    [{ by: 'nothing', here: 0, before: 0 }, 'As good as the one before'],
+  ])('%o', (lost, says) => expect(sayLost(lost)).toContain(says));
+
+  it('every wish has a name', () => {
+    for (const wish of WISH_NAMES) expect(wishName(wish).length).toBeGreaterThan(4);
+  });
+
+  it('what stands in the way is said with what would then be had', () => {
+    const none = plan({ ...request, wishes: { buyNothing: true } });
+    expect(sayPlan(none)).toBe('No way meets all of it. What stands in the way: buying nothing.');
+    expect(sayHindrance(none.hindrances[0]!)).toContain(findPart('patch-trs-trrs')!.name);
+    expect(sayPlan({ ...none, hindrances: [], complete: false })).toContain('as far as was searched');
+  });
+});

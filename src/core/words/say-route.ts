@@ -1,0 +1,69 @@
+import { EVIDENCE_KINDS } from '../apps';
+import type { Hindrance, Item, Lost, Plan, Route, WishName } from '../search/route';
+import { formatDb } from '../units';
+import { list } from './words';
+
+const WISHES: Record<WishName, string> = {
+  channels: 'the sides or tracks that were asked for',
+  charge: 'charging while it records',
+  hear: 'hearing what it plays back',
+  guests: 'hearing the guests',
+  length: 'the length to bridge',
+  worn: 'being carried or on a gimbal',
+  budget: 'the budget',
+  risk: 'taking only what is proven',
+  buyNothing: 'buying nothing',
+  also: 'the second recorder',
+};
+
+/** A wish as a sentence calls it. */
+export const wishName = (wish: WishName): string => WISHES[wish];
+
+const count = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
+
+/** Why a route comes after the one before it, with both figures. */
+export function sayLost({ by, here, before }: Lost): string {
+  switch (by) {
+    case 'evidence':
+      return `Rests on less: ${EVIDENCE_KINDS[here] ?? ''}, where the one before is ${EVIDENCE_KINDS[before] ?? ''}.`;
+    case 'purchases':
+      return `${count(here, 'thing', 'things')} to buy, where the one before needs ${before}.`;
+    case 'price':
+      return `Costs ${Math.round(here)}, where the one before costs ${Math.round(before)}.`;
+    case 'noise':
+      return `Speech is ${formatDb(here)} over the noise, with the one before ${formatDb(before)}.`;
+    case 'joints':
+      return `${count(here, 'joint', 'joints')} to make, where the one before has ${before}.`;
+    case 'nothing':
+      return 'As good as the one before by every measure.';
+  }
+}
+
+const names = (items: readonly Item[]): string => list(items.map(({ name }) => name));
+
+/** What it takes, in a sentence. */
+export function sayRoute({ buy, own, joints }: Route): string {
+  const have = own.length > 0 ? `From the drawer: ${names(own)}. ` : '';
+  const get =
+    buy.length > 0
+      ? `To buy: ${names(buy)}.`
+      : own.length > 0
+        ? ''
+        : 'Nothing between: it plugs straight in.';
+  return `${have}${get} ${count(joints, 'joint', 'joints')}.`.replace(/ {2,}/g, ' ').trim();
+}
+
+/** What giving up one wish would allow. */
+export const sayHindrance = ({ wish, route }: Hindrance): string =>
+  `Without ${wishName(wish)} there is a way. ${sayRoute(route)}`;
+
+/** The answer in a sentence. */
+export function sayPlan({ routes, hindrances, complete }: Plan): string {
+  if (routes.length > 0) return count(routes.length, 'way that was proved.', 'ways that were proved.');
+  if (hindrances.length > 0) {
+    return `No way meets all of it. What stands in the way: ${list(hindrances.map(({ wish }) => wishName(wish)))}.`;
+  }
+  return complete
+    ? 'No way was found, and giving up any one wish would not help.'
+    : 'No way was found as far as was searched.';
+}
