@@ -1,10 +1,11 @@
-import type { KnobSetting, SwitchSetting } from '../parts/model/types';
+import type { KnobSetting, SwitchSetting } from '../parts';
 
 /** How sure a policy is, and since when. Three grades of "works", and none at all. */
 export interface Evidence {
   readonly kind: 'tested by you' | 'common practice' | 'claimed' | 'untested';
   readonly date: string;
 }
+/** The surest first. */
 export const EVIDENCE_KINDS = ['tested by you', 'common practice', 'claimed', 'untested'] as const;
 
 /** How sound comes to an app: over a headset input, or from a USB sound device. */
@@ -15,6 +16,40 @@ export type Way = (typeof WAYS)[number];
 export interface Take {
   readonly taken: boolean;
   readonly evidence: Evidence;
+}
+
+/** A choice that stands at one of its options. */
+export interface Chosen {
+  readonly choice: string;
+  readonly is: string;
+}
+
+/** A choice whose options are numbers: of inputs, of tracks. */
+export interface NumberChoice {
+  readonly choice: string;
+  readonly numbers: Readonly<Record<string, number>>;
+}
+
+/** A track of a project: which input number it records, and whether it is armed. */
+export interface TrackChoices {
+  readonly track: number;
+  readonly input: NumberChoice;
+  readonly armed: Chosen;
+}
+
+/** What the choices of an app decide. */
+export interface Decides {
+  /** The device's own microphone instead of what is plugged in. */
+  readonly own?: Chosen;
+  /** The page has not been loaded again since something was plugged in. */
+  readonly stale?: Chosen;
+  /** What is recorded is played back meanwhile. */
+  readonly monitor?: Chosen;
+  /** Both sides are kept, where it would sum them. */
+  readonly stereo?: Chosen;
+  /** How many tracks the project has; absent: all. */
+  readonly trackCount?: NumberChoice;
+  readonly tracks?: readonly TrackChoices[];
 }
 
 /** What a class of recording app does with what the system offers it. */
@@ -29,8 +64,9 @@ export interface App {
   readonly channels: 'mono' | 'stereo' | 'tracks';
   /** Somebody speaks at the far end and is heard from the device's playback. */
   readonly farEnd: boolean;
-  /** What its user chooses in it. */
+  /** What its user chooses in it, and what that decides. */
   readonly choices: readonly (SwitchSetting | KnobSetting)[];
+  readonly decides: Decides;
 }
 
 const practice: Evidence = { kind: 'common practice', date: '2026-11-23' };
@@ -67,16 +103,36 @@ const SOURCE_LIST = choice(
   ],
   'external',
 );
+const OWN: Chosen = { choice: 'source', is: 'own' };
 
-/** Tracks that a multitrack project here has. */
-export const TRACKS = [1, 2, 3, 4] as const;
+/** The most tracks that a project has here, and the most inputs of a device that they choose among. */
+const MOST_TRACKS = 8;
+const MOST_INPUTS = 8;
+const USUAL_TRACKS = 4;
 
-const INPUT_NUMBERS = Array.from({ length: 8 }, (_, i) => [String(i + 1), `input ${i + 1}`] as const);
+const upTo = (most: number): number[] => Array.from({ length: most }, (_, i) => i + 1);
+const numbered = (most: number): Record<string, number> =>
+  Object.fromEntries(upTo(most).map((n) => [String(n), n]));
 
-const trackChoices = TRACKS.flatMap((n) => [
+const INPUT_NUMBERS = upTo(MOST_INPUTS).map((n) => [String(n), `input ${n}`] as const);
+
+const trackChoices = upTo(MOST_TRACKS).flatMap((n) => [
   choice(`track-${n}`, `Track ${n} records`, INPUT_NUMBERS, String(n)),
   choice(`arm-${n}`, `Track ${n} armed`, YES_NO, 'on'),
 ]);
+
+const TRACKS: readonly TrackChoices[] = upTo(MOST_TRACKS).map((n) => ({
+  track: n,
+  input: { choice: `track-${n}`, numbers: numbered(MOST_INPUTS) },
+  armed: { choice: `arm-${n}`, is: 'on' },
+}));
+
+const TRACK_COUNT = choice(
+  'tracks',
+  'Tracks in the project',
+  upTo(MOST_TRACKS).map((n) => [String(n), String(n)] as const),
+  String(USUAL_TRACKS),
+);
 
 type Rules = Omit<App, 'id' | 'name' | 'says'>;
 const app = (
@@ -92,10 +148,11 @@ const app = (
   fallsBack: true,
   farEnd: false,
   choices: [],
+  decides: {},
   ...rules,
 });
 
-/** App classes; policies differ between apps and versions, so each says on what it rests. */
+/** App classes; policies differ between apps and versions, so each says on what it rests. The first is the usual one. */
 export const APPS: readonly App[] = [
   app('camera-app', 'phone camera app', 'records whatever the phone routes; shows no message', {
     channels: 'stereo',
@@ -104,12 +161,13 @@ export const APPS: readonly App[] = [
     'camera-source-menu',
     'camera app with source menu',
     'records the source chosen from its menu; has a meter',
-    { fallsBack: false, channels: 'stereo', choices: [SOURCE_LIST] },
+    { fallsBack: false, channels: 'stereo', choices: [SOURCE_LIST], decides: { own: OWN } },
   ),
   app('recorder-app', 'recorder with a source list', 'records the source chosen from its list; has a meter', {
     fallsBack: false,
     channels: 'stereo',
     choices: [SOURCE_LIST],
+    decides: { own: OWN },
   }),
   app(
     'multitrack',
@@ -118,7 +176,12 @@ export const APPS: readonly App[] = [
     {
       fallsBack: false,
       channels: 'tracks',
-      choices: [...trackChoices, choice('monitor', 'Software monitoring', YES_NO, 'off')],
+      choices: [TRACK_COUNT, ...trackChoices, choice('monitor', 'Software monitoring', YES_NO, 'off')],
+      decides: {
+        monitor: { choice: 'monitor', is: 'on' },
+        trackCount: { choice: 'tracks', numbers: numbered(MOST_TRACKS) },
+        tracks: TRACKS,
+      },
     },
   ),
   app(
@@ -131,6 +194,7 @@ export const APPS: readonly App[] = [
       channels: 'mono',
       farEnd: true,
       choices: [choice('reloaded', 'Page reloaded after plugging', YES_NO, 'on'), SOURCE_LIST],
+      decides: { own: OWN, stale: { choice: 'reloaded', is: 'off' } },
     },
   ),
   app('voice-room', 'voice room or call', 'takes a headset and nothing else; shows nothing', {
@@ -148,13 +212,29 @@ export const APPS: readonly App[] = [
     'live-stream',
     'live stream with guests',
     'takes what the system routes; guests are heard on the phone alone',
-    { channels: 'mono', farEnd: true },
+    {
+      channels: 'mono',
+      farEnd: true,
+      choices: [
+        choice(
+          'sides',
+          'The stream is',
+          [
+            ['mono', 'mono'],
+            ['stereo', 'stereo'],
+          ],
+          'mono',
+        ),
+      ],
+      decides: { stereo: { choice: 'sides', is: 'stereo' } },
+    },
   ),
 ];
 
 export type AppId = string;
 
-export const DEFAULT_APP: AppId = 'camera-app';
+/** The app class that records where none is named. */
+export const DEFAULT_APP: AppId = APPS[0]?.id ?? '';
 
 /** The app class with this id; undefined for an unknown one. */
 export const findApp = (id: string): App | undefined => APPS.find((known) => known.id === id);

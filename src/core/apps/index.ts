@@ -1,2 +1,2 @@
-export type { App, AppId, Evidence, Take, Way } from './apps';
-export { APPS, DEFAULT_APP, EVIDENCE_KINDS, TRACKS, WAYS, findApp } from './apps';
+export type { App, AppId, Chosen, Decides, Evidence, NumberChoice, Take, TrackChoices, Way } from './apps';
+export { APPS, DEFAULT_APP, EVIDENCE_KINDS, WAYS, findApp } from './apps';

@@ -1,16 +1,15 @@
-import type { Facts } from '../engine/facts';
-import type { Finding } from './finding';
+import { check } from './check';
 import { PLUG_SIZES } from './origins';
 
 /** Two connectors that cannot be pushed together. */
-export function doesNotFit({ matings }: Facts): Finding[] {
-  return matings
-    .filter(({ mating }) => !mating.fits)
-    .map(({ joint }) => ({
-      code: 'does-not-fit',
-      severity: 'blocks',
-      where: { joint: joint.id },
-      values: [],
-      origin: PLUG_SIZES,
-    }));
-}
+export const doesNotFit = check({
+  code: 'does-not-fit',
+  severity: ['blocks'],
+  origin: PLUG_SIZES,
+  limit: 'Plug dimensions of IEC 60603-11 (from memory).',
+  cures: ['plug', 'link'],
+  find: ({ matings }) =>
+    matings
+      .filter(({ mating }) => !mating.fits)
+      .map(({ joint }) => ({ where: { joint: joint.id }, values: [] })),
+});

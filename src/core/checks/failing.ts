@@ -1,5 +1,5 @@
 import type { Arrival, HostInput } from '../engine/flow';
-import type { Facts } from '../engine/facts';
+import type { Facts } from '../engine';
 
 /** An intended source that does not get through, with the inputs that its recorder could have taken. */
 export interface Failing {

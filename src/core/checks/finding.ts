@@ -4,49 +4,7 @@ import type { Contact } from '../plugs';
 export const SEVERITIES = ['danger', 'blocks', 'spoils', 'note'] as const;
 export type Severity = (typeof SEVERITIES)[number];
 
-export const FINDING_CODES = [
-  'nothing-intended',
-  'voltage-harms',
-  'does-not-fit',
-  'no-path',
-  'usb-no-data',
-  'no-analogue-mode',
-  'accessory-unauthenticated',
-  'starved',
-  'usb-too-deep',
-  'isochronous-exceeded',
-  'brown-out',
-  'usb-lead-long',
-  'two-sound-devices',
-  'not-noticed',
-  'app-does-not-take',
-  'own-microphone-chosen',
-  'page-not-reloaded',
-  'switched-off',
-  'part-unpowered',
-  'wrong-input-number',
-  'track-not-armed',
-  'contacts-swapped',
-  'mic-line-shorted',
-  'mic-line-loaded',
-  'mic-contact-open',
-  'capsule-unpowered',
-  'output-into-output',
-  'too-quiet',
-  'cancels-in-mono',
-  'one-side-only',
-  'shares-track',
-  'clips',
-  'stage-clips',
-  'playback-returns',
-  'guests-not-heard',
-  'playback-moved',
-  'monitor-off',
-  'uncertain-contact',
-] as const;
-export type FindingCode = (typeof FINDING_CODES)[number];
-
-export type UnitName = 'V' | 'mA' | 'ohm' | 'dB' | 'dBFS' | 'dBV' | 'm' | 'B' | '';
+export type UnitName = 'V' | 'mA' | 'ohm' | 'dB' | 'dBFS' | 'dBV' | 'm' | 'B' | 'Hz' | '';
 
 /** A measured value: what the engine computed, under the name that the sentence uses. */
 export interface Measured {
@@ -55,9 +13,10 @@ export interface Measured {
   readonly unit: UnitName;
 }
 
-/** The limit that the first measured value is held against. */
+/** The limit that the first measured value is held against. `to`: a typical limit reaches from `value` to there. */
 export interface Limit {
   readonly value: number;
+  readonly to?: number;
   readonly unit: UnitName;
   readonly is: 'at least' | 'at most';
 }
@@ -71,17 +30,20 @@ export interface Origin {
 export interface Place {
   readonly joint?: string;
   readonly part?: string;
+  /** A socket of `part`. */
+  readonly port?: string;
   readonly plug?: readonly Contact[];
   readonly jack?: readonly Contact[];
 }
 
-/** A finding is data; sentences are made from it in report/. */
+/** A finding is data; sentences are made from it in words/. Its code is that of the check that found it. */
 export interface Finding {
-  readonly code: FindingCode;
+  readonly code: string;
   readonly severity: Severity;
   readonly where: Place;
-  /** Placed parts that the sentence needs. */
+  /** Placed parts that the sentence needs; `sources`: all that it stops, where there are several. */
   readonly source?: string;
+  readonly sources?: readonly string[];
   readonly recorder?: string;
   readonly other?: string;
   /** A switch of `where.part`, or a choice in its app, on which it hangs. */
@@ -89,10 +51,18 @@ export interface Finding {
   readonly values: readonly Measured[];
   readonly limit?: Limit;
   readonly origin: Origin;
+  /** The key of the finding of which this one is a consequence: it goes when that one is cured. */
+  readonly because?: string;
 }
 
-/** Same code at the same place about the same parts: the same trouble, whatever its measured values. */
+/** Same code at the same place about the same recorder: the same trouble, whatever its measured values and sources. */
 export const findingKey = (f: Finding): string =>
-  [f.code, f.where.joint ?? '', f.where.part ?? '', f.source ?? '', f.recorder ?? ''].join('|');
+  [f.code, f.where.joint ?? '', f.where.part ?? '', f.where.port ?? '', f.recorder ?? '', f.other ?? ''].join(
+    '|',
+  );
+
+/** Every source that a finding speaks of. */
+export const sourcesOf = ({ source, sources }: Finding): readonly string[] =>
+  sources ?? (source === undefined ? [] : [source]);
 
 export const severityRank = (severity: Severity): number => SEVERITIES.indexOf(severity);

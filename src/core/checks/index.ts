@@ -1,3 +1,6 @@
-export type { Finding, FindingCode, Limit, Measured, Origin, Place, Severity, UnitName } from './finding';
-export { FINDING_CODES, SEVERITIES, findingKey, severityRank } from './finding';
-export { runChecks } from './run';
+export type { Finding, Limit, Measured, Origin, Place, Severity, UnitName } from './finding';
+export { SEVERITIES, findingKey, severityRank, sourcesOf } from './finding';
+export type { Check, Cure } from './check';
+export type { FindingCode } from './all';
+export { CHECKS, FINDING_CODES } from './all';
+export { checkOf, runChecks } from './run';

@@ -1,5 +1,5 @@
 import type { Arrival, HostInput } from '../engine/flow';
-import type { Facts } from '../engine/facts';
+import type { Facts } from '../engine';
 
 /** The input that an arrival is recorded from; undefined for a host's own microphone. */
 export const inputOf = (facts: Facts, arrival: Arrival): HostInput | undefined =>

@@ -1,9 +1,9 @@
+import type { Facts } from '../engine';
 import { bridgeOn, leastResistance, nodeKey, type Step } from '../engine/circuit';
-import { MICROPHONE_FROM, SHORT_BELOW, type HostInput, type Sensed } from '../engine/flow';
-import type { Facts } from '../engine/facts';
+import { MICROPHONE_FROM, SHORT_BELOW, type HeadsetReading, type HostInput } from '../engine/flow';
+import type { Found } from './check';
 import { failing } from './failing';
-import type { Finding, Place } from './finding';
-import { HEADSET_SPECIFICATION } from './origins';
+import type { Place } from './finding';
 
 function wayToGround(facts: Facts, input: HostInput): Step[] {
   const { detection } = input.capture;
@@ -21,31 +21,24 @@ function place(facts: Facts, input: HostInput): Place {
   return joint === undefined ? { part: input.placed } : { joint };
 }
 
-function finding(facts: Facts, input: HostInput, sensed: Sensed, source: string): Finding {
-  const shorted = sensed.reading === 'shorted';
-  return {
-    code: shorted ? 'mic-line-shorted' : 'mic-line-loaded',
-    severity: 'blocks',
-    where: place(facts, input),
-    source,
-    recorder: input.host,
-    values: [
-      { name: 'resistance to ground', value: sensed.resistance, unit: 'ohm' },
-      { name: 'left at the microphone contact', value: sensed.left, unit: 'V' },
-      { name: 'short or hook button under', value: SHORT_BELOW, unit: 'ohm' },
-    ],
-    limit: { value: MICROPHONE_FROM, unit: 'ohm', is: 'at least' },
-    origin: HEADSET_SPECIFICATION,
-  };
-}
-
-/** A plugged headset input that does not sense a microphone, because its line is pulled to ground. */
-export function micLine(facts: Facts): Finding[] {
-  return failing(facts).flatMap(({ arrival, inputs }) =>
-    inputs.flatMap((input) => {
+/** Plugged headset inputs that take what is at their microphone contact for something of this kind. */
+export const senses = (facts: Facts, isSuch: (reading: HeadsetReading) => boolean): Found[] =>
+  failing(facts).flatMap(({ arrival, inputs }) =>
+    inputs.flatMap((input): Found[] => {
       const { sensed } = input;
-      if (!input.plugged || !sensed || sensed.reading === 'microphone') return [];
-      return [finding(facts, input, sensed, arrival.source)];
+      if (!input.plugged || !sensed || !isSuch(sensed.reading)) return [];
+      return [
+        {
+          where: place(facts, input),
+          source: arrival.source,
+          recorder: input.host,
+          values: [
+            { name: 'resistance to ground', value: sensed.resistance, unit: 'ohm' },
+            { name: 'left at the microphone contact', value: sensed.left, unit: 'V' },
+            { name: 'short or hook button under', value: SHORT_BELOW, unit: 'ohm' },
+          ],
+          limit: { value: MICROPHONE_FROM, unit: 'ohm', is: 'at least' },
+        },
+      ];
     }),
   );
-}

@@ -1,7 +1,6 @@
 import { endsOf, jointsOf, type Rig } from '../rig';
-import type { Facts } from '../engine/facts';
 import { failing } from './failing';
-import type { Finding } from './finding';
+import { check } from './check';
 import { COMPUTED } from './origins';
 
 /** Placed parts that hang together with one, by any joint. */
@@ -17,16 +16,19 @@ function joinedTo(rig: Rig, start: string): Set<string> {
 }
 
 /** A source from which no chain of joints leads to its recorder. */
-export function noPath(facts: Facts): Finding[] {
-  return failing(facts)
-    .filter(({ arrival }) => !joinedTo(facts.rig, arrival.source).has(arrival.recorder))
-    .map(({ arrival }) => ({
-      code: 'no-path',
-      severity: 'blocks',
-      where: { part: arrival.source },
-      source: arrival.source,
-      recorder: arrival.recorder,
-      values: [],
-      origin: COMPUTED,
-    }));
-}
+export const noPath = check({
+  code: 'no-path',
+  severity: ['blocks'],
+  origin: COMPUTED,
+  limit: 'Computed from the joints.',
+  cures: ['plug', 'link'],
+  find: (facts) =>
+    failing(facts)
+      .filter(({ arrival }) => !joinedTo(facts.rig, arrival.source).has(arrival.recorder))
+      .map(({ arrival: { source, recorder } }) => ({
+        where: { part: source },
+        source,
+        recorder,
+        values: [],
+      })),
+});

@@ -1,22 +1,24 @@
-import type { Facts } from '../engine/facts';
-import type { Finding } from './finding';
+import { check } from './check';
 import { COMPUTED } from './origins';
 
 /** A rig in which no source or no recorder is chosen cannot record anything. */
-export function nothingIntended({ rig }: Facts): Finding[] {
-  const { sources, recorders } = rig.purpose;
-  if (sources.length > 0 && recorders.length > 0) return [];
-  return [
-    {
-      code: 'nothing-intended',
-      severity: 'blocks',
-      where: {},
-      values: [
-        { name: 'sources', value: sources.length, unit: '' },
-        { name: 'recorders', value: recorders.length, unit: '' },
-      ],
-      limit: { value: 1, unit: '', is: 'at least' },
-      origin: COMPUTED,
-    },
-  ];
-}
+export const nothingIntended = check({
+  code: 'nothing-intended',
+  severity: ['blocks'],
+  origin: COMPUTED,
+  limit: 'At least one source and one recorder.',
+  cures: [],
+  find: ({ rig: { purpose } }) =>
+    purpose.sources.length > 0 && purpose.recorders.length > 0
+      ? []
+      : [
+          {
+            where: {},
+            values: [
+              { name: 'sources', value: purpose.sources.length, unit: '' },
+              { name: 'recorders', value: purpose.recorders.length, unit: '' },
+            ],
+            limit: { value: 1, unit: '', is: 'at least' },
+          },
+        ],
+});

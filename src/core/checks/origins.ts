@@ -12,7 +12,7 @@ export const COMPUTED: Origin = { kind: 'computed', text: 'computed from what to
 export const TYPICAL_CAPSULE: Origin = { kind: 'typical', text: 'typical electret capsule' };
 export const FULL_SCALE: Origin = {
   kind: 'typical',
-  text: 'full scale of the input, typical; speech crest 12 dB, typical',
+  text: 'full scale of the input and crest of the source, typical',
 };
 export const AUDIBILITY: Origin = {
   kind: 'our own',
@@ -44,11 +44,31 @@ export const ONE_DEVICE: Origin = {
   kind: 'common practice',
   text: 'one USB sound device at a time on phones and tablets',
 };
-export const BEARS: Origin = {
+export const MAXIMUM: Origin = {
   kind: 'typical',
-  text: 'what the contact bears, typical; phantom power is 48 ± 4 V (IEC 61938)',
+  text: 'absolute maximum of the contact, typical; phantom power is 48 ± 4 V through 6.81 kΩ a leg (IEC 61938)',
 };
-export const STAGE_LIMIT: Origin = { kind: 'typical', text: 'largest output of the stage, typical' };
+export const HEADROOM: Origin = {
+  kind: 'common practice',
+  text: 'room for a laugh or a louder word',
+};
+export const FAINT: Origin = {
+  kind: 'our own',
+  text: 'our own limit, 30 dB under the usual target of −12 dBFS',
+};
+export const HALF_POWER: Origin = {
+  kind: 'standard',
+  text: 'half power, 3 dB (IEC 60268-1; from memory); the band of the source is typical',
+};
+export const BARKHAUSEN: Origin = {
+  kind: 'standard',
+  text: 'Barkhausen’s criterion, the phase taken at its worst',
+};
+export const FLOATING_EARS: Origin = {
+  kind: 'computed',
+  text: 'computed from what touches what: the common return of both earpieces hangs open',
+};
+export const STAGE_LIMIT: Origin = { kind: 'typical', text: 'clip level of the stage, typical' };
 export const PHANTOM: Origin = {
   kind: 'typical',
   text: 'least supply of the microphone, typical; P48 after IEC 61938',

@@ -1,8 +1,8 @@
-import type { Facts } from '../engine/facts';
+import type { Facts } from '../engine';
 import { jointsOf } from '../rig';
 import { nodeKey } from '../engine/circuit';
 import { failing } from './failing';
-import type { Finding } from './finding';
+import { check, type Found } from './check';
 import { OWN_POWER, PHANTOM } from './origins';
 import { deadPaths } from './stages';
 
@@ -21,32 +21,36 @@ function wanted(facts: Facts, placed: string) {
 }
 
 /** A part between source and recorder, or the source itself, whose stages have no power. */
-export function partUnpowered(facts: Facts): Finding[] {
-  return failing(facts).flatMap(({ arrival: { source, recorder } }) => {
-    const onTheWay = deadPaths(facts, source).map((path) => path.placed);
-    // A device that its host refuses is dark for that reason, which is a finding of its own.
-    const refused = new Set(facts.devices.flatMap((d) => (d.fed ? [] : [d.placed])));
-    const dead = [...new Set([source, ...onTheWay])].filter((id) => {
-      if (refused.has(id)) return false;
-      const needs = wanted(facts, id);
-      return !facts.isLive(id) || (needs !== undefined && needs.volts < needs.least);
-    });
-    return dead.map((part): Finding => {
-      const needs = wanted(facts, part);
-      const setting = switchOf(facts, part);
-      const joint = needs && jointsOf(facts.rig, part).at(-1)?.id;
-      return {
-        code: 'part-unpowered',
-        severity: 'blocks',
-        where: { part, ...(joint !== undefined && { joint }) },
-        source,
-        recorder,
-        other: part,
-        ...(setting !== undefined && { setting }),
-        values: needs ? [{ name: 'supply at its contacts', value: needs.volts, unit: 'V' }] : [],
-        ...(needs && { limit: { value: needs.least, unit: 'V', is: 'at least' } }),
-        origin: needs ? PHANTOM : OWN_POWER,
-      };
-    });
-  });
-}
+export const partUnpowered = check({
+  code: 'part-unpowered',
+  severity: ['blocks'],
+  origin: OWN_POWER,
+  limit: 'What feeds the part; least supply typical, P48 after IEC 61938.',
+  cures: ['named', 'feed', 'plug', 'link'],
+  assume: ({ other }) => ({ fed: other === undefined ? [] : [other] }),
+  find: (facts) =>
+    failing(facts).flatMap(({ arrival: { source, recorder } }) => {
+      const onTheWay = deadPaths(facts, source).map((path) => path.placed);
+      // A device that its host refuses is dark for that reason, which is a finding of its own.
+      const refused = new Set(facts.devices.flatMap((d) => (d.fed ? [] : [d.placed])));
+      const dead = [...new Set([source, ...onTheWay])].filter((id) => {
+        if (refused.has(id)) return false;
+        const needs = wanted(facts, id);
+        return !facts.isLive(id) || (needs !== undefined && needs.volts < needs.least);
+      });
+      return dead.map((part): Found => {
+        const needs = wanted(facts, part);
+        const setting = switchOf(facts, part);
+        const joint = needs && jointsOf(facts.rig, part).at(-1)?.id;
+        return {
+          where: { part, ...(joint !== undefined && { joint }) },
+          source,
+          recorder,
+          other: part,
+          ...(setting !== undefined && { setting }),
+          values: needs ? [{ name: 'supply at its contacts', value: needs.volts, unit: 'V' }] : [],
+          ...(needs && { limit: { value: needs.least, unit: 'V', is: 'at least' }, origin: PHANTOM }),
+        };
+      });
+    }),
+});

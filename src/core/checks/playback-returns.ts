@@ -1,8 +1,8 @@
 import { magnitude, nodeKey } from '../engine/circuit';
 import { appOf } from '../engine/flow';
-import type { Facts } from '../engine/facts';
+import type { Facts } from '../engine';
 import { dbFs, gainToDb, type DbFs } from '../units';
-import type { Finding } from './finding';
+import { check, type Found } from './check';
 import { RETURNED } from './origins';
 
 /** What comes back of full-scale playback, at the most, before the far end hears itself. A limit of our own. */
@@ -28,21 +28,24 @@ function returned(facts: Facts, host: string): DbFs {
 }
 
 /** A far end that hears itself: what its device plays comes back into the same device's input. */
-export function playbackReturns(facts: Facts): Finding[] {
-  return [...facts.laid].flatMap(([id, host]): Finding[] => {
-    if (!appOf(host)?.farEnd) return [];
-    const level = returned(facts, id);
-    if (level <= RETURN_AT_MOST) return [];
-    return [
-      {
-        code: 'playback-returns',
-        severity: 'spoils',
-        where: { part: id },
-        recorder: id,
-        values: [{ name: 'return of full-scale playback', value: level, unit: 'dBFS' }],
-        limit: { value: RETURN_AT_MOST, unit: 'dBFS', is: 'at most' },
-        origin: RETURNED,
-      },
-    ];
-  });
-}
+export const playbackReturns = check({
+  code: 'playback-returns',
+  severity: ['spoils'],
+  origin: RETURNED,
+  limit: `Return at most −${-RETURN_AT_MOST} dBFS for full-scale playback (our own limit; talker echo: ITU-T G.131).`,
+  cures: ['send', 'switch', 'plug'],
+  find: (facts) =>
+    [...facts.laid].flatMap(([id, host]): Found[] => {
+      if (!appOf(host)?.farEnd) return [];
+      const level = returned(facts, id);
+      if (level <= RETURN_AT_MOST) return [];
+      return [
+        {
+          where: { part: id },
+          recorder: id,
+          values: [{ name: 'return of full-scale playback', value: level, unit: 'dBFS' }],
+          limit: { value: RETURN_AT_MOST, unit: 'dBFS', is: 'at most' },
+        },
+      ];
+    }),
+});

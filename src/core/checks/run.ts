@@ -1,79 +1,56 @@
-import type { Facts } from '../engine/facts';
-import { appChoice } from './app-choice';
-import { cancelsInMono } from './cancels-in-mono';
-import { capsule } from './capsule';
-import { doesNotFit } from './does-not-fit';
-import { FINDING_CODES, findingKey, severityRank, type Finding } from './finding';
-import { clips, oneSideOnly, tooQuiet } from './levels-at-input';
-import { micLine } from './mic-line';
-import { guestsNotHeard, monitorOff, playbackMoved } from './monitoring';
-import { noPath } from './no-path';
-import { notNoticed } from './not-noticed';
-import { nothingIntended } from './nothing-intended';
-import { openContact } from './open-contact';
-import { outputIntoOutput } from './output-into-output';
-import { partUnpowered } from './part-unpowered';
-import { playbackReturns } from './playback-returns';
-import { stageClips } from './stage-clips';
-import { switchedOff } from './switched-off';
-import { sharesTrack, tracks } from './tracks';
-import { uncertainContact } from './uncertain';
-import { twoSoundDevices, usb } from './usb';
-import { usbLimits } from './usb-limits';
-import { voltageHarms } from './voltage-harms';
+import type { Facts } from '../engine';
+import { CHECKS } from './all';
+import type { Check } from './check';
+import { findingKey, severityRank, sourcesOf, type Finding } from './finding';
 
-const CHECKS: readonly ((facts: Facts) => Finding[])[] = [
-  nothingIntended,
-  voltageHarms,
-  doesNotFit,
-  noPath,
-  usb,
-  usbLimits,
-  twoSoundDevices,
-  notNoticed,
-  appChoice,
-  switchedOff,
-  partUnpowered,
-  tracks,
-  capsule,
-  micLine,
-  openContact,
-  outputIntoOutput,
-  cancelsInMono,
-  oneSideOnly,
-  sharesTrack,
-  clips,
-  stageClips,
-  playbackReturns,
-  guestsNotHeard,
-  playbackMoved,
-  monitorOff,
-];
+const BY_CODE: ReadonlyMap<string, Check> = new Map(CHECKS.map((check) => [check.code, check]));
+const ORDER: ReadonlyMap<string, number> = new Map(CHECKS.map(({ code }, index) => [code, index]));
 
-/** A source that does not get through must never stay without a reason. */
-function unexplained(facts: Facts, found: readonly Finding[]): Finding[] {
-  const general = found.some((f) => f.severity === 'blocks' && f.source === undefined);
-  return facts.arrivals
-    .filter((a) => a.state !== 'recorded' && !general)
-    .filter(
-      (a) =>
-        !found.some((f) => f.source === a.source && f.recorder === a.recorder && f.severity === 'blocks'),
-    )
-    .map(tooQuiet);
+/** The check that found something; undefined for a code of no check. */
+export const checkOf = (code: string): Check | undefined => BY_CODE.get(code);
+
+const findingsOf = (check: Check, facts: Facts, others: readonly Facts[]): Finding[] =>
+  check.find(facts, others).map((found) => ({
+    ...found,
+    code: check.code,
+    severity: found.severity ?? check.severity[0],
+    origin: found.origin ?? check.origin,
+  }));
+
+/** Sources that do not get through and for which nothing says why. */
+function unexplained(found: readonly Finding[]): (finding: Finding) => boolean {
+  const blocks = found.filter((f) => f.severity === 'blocks' || f.severity === 'danger');
+  const general = blocks.some((f) => f.severity === 'blocks' && f.source === undefined);
+  const told = new Set(blocks.flatMap((f) => sourcesOf(f).map((source) => `${source} ${f.recorder ?? ''}`)));
+  return ({ source, recorder }) => !general && !told.has(`${source ?? ''} ${recorder ?? ''}`);
 }
 
+/** What is said alike of several sources is said once, for all of them. */
+function together(findings: readonly Finding[]): Finding[] {
+  const told = new Map<string, Finding>();
+  for (const finding of findings) {
+    const { source: _source, ...rest } = finding;
+    const key = JSON.stringify(rest);
+    const known = told.get(key);
+    const sources = [...new Set([...(known ? sourcesOf(known) : []), ...sourcesOf(finding)])];
+    told.set(key, known ? { ...known, ...(sources.length > 1 && { sources }) } : finding);
+  }
+  return [...told.values()];
+}
+
+const keyWithSource = (f: Finding): string => `${findingKey(f)}|${f.source ?? ''}|${f.setting ?? ''}`;
+
 const byWeight = (a: Finding, b: Finding): number =>
-  severityRank(a.severity) - severityRank(b.severity) ||
-  FINDING_CODES.indexOf(a.code) - FINDING_CODES.indexOf(b.code);
+  severityRank(a.severity) - severityRank(b.severity) || (ORDER.get(a.code) ?? 0) - (ORDER.get(b.code) ?? 0);
 
 /** All findings of a rig, from the likeliest reading of its joints and, for uncertain joints, the others. */
 export function runChecks([nominal, ...others]: readonly [Facts, ...Facts[]]): Finding[] {
-  const found = CHECKS.flatMap((check) => check(nominal));
-  const all = [
-    ...found,
-    ...unexplained(nominal, found),
-    ...others.flatMap((o) => uncertainContact(nominal, o)),
-  ];
-  const once = new Map(all.map((finding) => [findingKey(finding), finding]));
-  return [...once.values()].sort(byWeight);
+  const first = CHECKS.filter((check: Check) => !check.lastResort).flatMap((check) =>
+    findingsOf(check, nominal, others),
+  );
+  const last = CHECKS.filter((check: Check) => check.lastResort)
+    .flatMap((check) => findingsOf(check, nominal, others))
+    .filter(unexplained(first));
+  const once = new Map([...first, ...last].map((finding) => [keyWithSource(finding), finding]));
+  return together([...once.values()]).sort(byWeight);
 }

@@ -1,47 +1,37 @@
-import { magnitude, nodeKey } from '../engine/circuit';
-import { SPEECH_CREST, type Arrival } from '../engine/flow';
-import { SINE_CREST } from '../units';
-import type { Facts } from '../engine/facts';
-import { inputOf } from './input-of';
-import type { Finding } from './finding';
+import { check, type Found } from './check';
 import { STAGE_LIMIT } from './origins';
+import { leadsToRecorder } from './stages';
+import { SINE_CREST } from '../units';
 
-/** Whether a stage's output comes to the input that is recorded from. */
-function leadsTo(facts: Facts, stage: string, arrival: Arrival): boolean {
-  const input = inputOf(facts, arrival);
-  return (input?.capture.channels ?? []).some(({ plus, minus }) => {
-    const net = (node: string) => facts.nets.of(nodeKey(input?.placed ?? '', node));
-    const gain = facts.alternating.gain(stage, net(plus), net(minus));
-    return gain !== undefined && magnitude(gain) > 0;
-  });
-}
-
-/** A stage between source and recorder that speech peaks drive past its largest output. */
-export function stageClips(facts: Facts): Finding[] {
-  const stages = facts.elements.filter((e) => e.kind === 'drive');
-  return facts.arrivals
-    .filter((arrival) => arrival.state === 'recorded')
-    .flatMap((arrival) =>
-      stages.flatMap((stage): Finding[] => {
-        if (!leadsTo(facts, stage.id, arrival)) return [];
-        const levels = facts.voices
-          .filter((voice) => voice.placed === arrival.source)
-          .map((voice) => voice.level + facts.alternating.driven(voice.id, stage.id));
-        const peak = Math.max(-Infinity, ...levels) + SPEECH_CREST - SINE_CREST;
-        if (peak <= stage.clip) return [];
-        return [
-          {
-            code: 'stage-clips',
-            severity: 'spoils',
-            where: { part: stage.placed },
-            source: arrival.source,
-            recorder: arrival.recorder,
-            other: stage.placed,
-            values: [{ name: 'speech peaks', value: peak, unit: 'dBV' }],
-            limit: { value: stage.clip, unit: 'dBV', is: 'at most' },
-            origin: STAGE_LIMIT,
-          },
-        ];
-      }),
-    );
-}
+/** A stage between source and recorder that peaks drive past its clip level. */
+export const stageClips = check({
+  code: 'stage-clips',
+  severity: ['spoils'],
+  origin: STAGE_LIMIT,
+  limit: 'Clip level of the stage (typical).',
+  cures: ['gain', 'switch', 'link', 'plug'],
+  find: (facts) => {
+    const stages = facts.elements.filter((e) => e.kind === 'drive');
+    return facts.arrivals
+      .filter((arrival) => arrival.state === 'recorded')
+      .flatMap(({ source, recorder, records }) =>
+        stages.flatMap((stage): Found[] => {
+          const levels = facts.voices
+            .filter((voice) => voice.placed === source)
+            .map((voice) => voice.level + facts.alternating.driven(voice.id, stage.id) + voice.crest);
+          const peak = Math.max(-Infinity, ...levels) - SINE_CREST;
+          if (peak <= stage.clip || !leadsToRecorder(facts, stage.id, recorder, records)) return [];
+          return [
+            {
+              where: { part: stage.placed },
+              source,
+              recorder,
+              other: stage.placed,
+              values: [{ name: 'peaks', value: peak, unit: 'dBV' }],
+              limit: { value: stage.clip, unit: 'dBV', is: 'at most' },
+            },
+          ];
+        }),
+      );
+  },
+});

@@ -1,5 +1,5 @@
 import { magnitude, nodeKey, type NetElement, type StagePath } from '../engine/circuit';
-import type { Facts } from '../engine/facts';
+import type { Facts } from '../engine';
 
 type Sense = Extract<NetElement, { kind: 'sense' }>;
 
@@ -42,10 +42,12 @@ export function deadPaths(facts: Facts, source: string): StagePath[] {
     .map(({ path }) => path);
 }
 
-/** Whether a stage's output leads, through whatever works, to a converter of this recorder. */
-export function leadsToRecorder(facts: Facts, drive: string, recorder: string): boolean {
+/** Whether a stage's output leads, through whatever works, to a converter of this recorder, or to the one input of it named. */
+export function leadsToRecorder(facts: Facts, drive: string, recorder: string, records?: string): boolean {
   return facts.inputs
-    .filter((input) => input.host === recorder)
+    .filter(
+      (i) => i.host === recorder && (records === undefined || `${i.placed}/${i.capture.id}` === records),
+    )
     .some((input) =>
       input.capture.channels.some(({ plus, minus }) => {
         const net = (node: string) => facts.nets.of(nodeKey(input.placed, node));

@@ -1,15 +1,15 @@
 import type { Quantity } from '../parts';
-import { settle } from '../engine/circuit';
-import type { Facts } from '../engine/facts';
-import type { LaidPart } from '../rig';
+import { figureOf, nodeKey } from '../engine/circuit';
+import type { Facts } from '../engine';
+import { settingOf, type LaidPart } from '../rig';
 import { failing } from './failing';
-import type { Finding } from './finding';
+import { check } from './check';
 import { SWITCH } from './origins';
 import { deadPaths, leadsToRecorder } from './stages';
 
 /** The switch that makes a figure minus infinity. */
 function offBy(quantity: Quantity, laid: LaidPart): string | undefined {
-  return typeof quantity === 'object' && 'setting' in quantity && settle(quantity, laid) === -Infinity
+  return typeof quantity === 'object' && 'setting' in quantity && figureOf(quantity, laid) === -Infinity
     ? quantity.setting
     : undefined;
 }
@@ -28,7 +28,14 @@ function atSource(facts: Facts, source: string): Off[] {
       element.kind === 'signal' && element.hears !== 'playback'
         ? offBy(element.sensitivity, laid)
         : undefined;
-    return setting === undefined ? [] : [{ part: source, setting }];
+    const muted =
+      element.kind === 'signal'
+        ? (element.mutedBy ?? []).filter((by) => settingOf(laid, by.setting) === by.is)
+        : [];
+    return [...(setting === undefined ? [] : [setting]), ...muted.map((by) => by.setting)].map((id) => ({
+      part: source,
+      setting: id,
+    }));
   });
 }
 
@@ -37,7 +44,7 @@ function onTheWay(facts: Facts, source: string, recorder: string): Off[] {
   return deadPaths(facts, source).flatMap(({ placed, from, to }) => {
     const laid = facts.laid.get(placed);
     if (!laid || !facts.isLive(placed) || !leadsToRecorder(facts, to, recorder)) return [];
-    const key = (node: string) => `${placed}/${node}`;
+    const key = (node: string) => nodeKey(placed, node);
     const path = laid.part.paths?.find((p) => key(p.from) === from && key(p.to) === to);
     const settings = (path?.gain ?? []).flatMap((gain) => offBy(gain, laid) ?? []);
     return settings.map((setting) => ({ part: placed, setting }));
@@ -51,21 +58,17 @@ function atInput(facts: Facts, recorder: string): Off[] {
     .map((input) => ({ part: input.placed, setting: input.capture.on?.setting ?? '' }));
 }
 
-/** A source that a switch somewhere on its way keeps out: muted, a channel that is off, an input not chosen. */
-export function switchedOff(facts: Facts): Finding[] {
-  return failing(facts).flatMap(({ arrival: { source, recorder } }) =>
-    [...atSource(facts, source), ...onTheWay(facts, source, recorder), ...atInput(facts, recorder)].map(
-      ({ part, setting }): Finding => ({
-        code: 'switched-off',
-        severity: 'blocks',
-        where: { part },
-        source,
-        recorder,
-        other: part,
-        setting,
-        values: [],
-        origin: SWITCH,
-      }),
+/** A source that a switch somewhere on its way keeps out: muted, off, a channel that is closed, an input not chosen. */
+export const switchedOff = check({
+  code: 'switched-off',
+  severity: ['blocks'],
+  origin: SWITCH,
+  limit: 'Where the switch stands.',
+  cures: ['named', 'switch'],
+  find: (facts) =>
+    failing(facts).flatMap(({ arrival: { source, recorder } }) =>
+      [...atSource(facts, source), ...onTheWay(facts, source, recorder), ...atInput(facts, recorder)].map(
+        ({ part, setting }) => ({ where: { part }, source, recorder, other: part, setting, values: [] }),
+      ),
     ),
-  );
-}
+});

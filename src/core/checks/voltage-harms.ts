@@ -1,29 +1,25 @@
-import { nodeKey } from '../engine/circuit';
-import type { Facts } from '../engine/facts';
-import { jointAt } from '../rig';
-import type { Finding } from './finding';
-import { BEARS } from './origins';
+import { check, type Found } from './check';
+import { harmedContacts } from './harmed';
+import { MAXIMUM } from './origins';
 
-/** Direct voltage, such as phantom power, on a contact that does not bear it. */
-export function voltageHarms(facts: Facts): Finding[] {
-  return [...facts.laid.values()].flatMap(({ placed, part }) =>
-    (part.bears ?? []).flatMap(({ plus, minus, volts }): Finding[] => {
-      const net = (node: string) => facts.nets.of(nodeKey(placed.id, node));
-      const measured = Math.abs(facts.direct.between(net(plus), net(minus)) ?? 0);
-      if (measured <= volts) return [];
-      const port = plus.slice(0, plus.lastIndexOf('.'));
-      const joint = jointAt(facts.rig, { part: placed.id, port })?.id;
-      return [
-        {
-          code: 'voltage-harms',
-          severity: 'danger',
-          where: { part: placed.id, ...(joint !== undefined && { joint }) },
-          other: placed.id,
-          values: [{ name: 'direct voltage', value: measured, unit: 'V' }],
-          limit: { value: volts, unit: 'V', is: 'at most' },
-          origin: BEARS,
-        },
-      ];
-    }),
-  );
-}
+/** Direct voltage, such as phantom power, on a contact past its absolute maximum. */
+export const voltageHarms = check({
+  code: 'voltage-harms',
+  severity: ['danger'],
+  origin: MAXIMUM,
+  limit: 'Absolute maximum of the contact (typical); phantom power is 48 ± 4 V (IEC 61938).',
+  cures: ['switch', 'plug', 'link'],
+  find: (facts) =>
+    harmedContacts(facts).flatMap(({ where, part, volts, maximum }): Found[] =>
+      maximum.volts !== undefined && volts > maximum.volts
+        ? [
+            {
+              where,
+              other: part,
+              values: [{ name: 'direct voltage', value: volts, unit: 'V' }],
+              limit: { value: maximum.volts, unit: 'V', is: 'at most' },
+            },
+          ]
+        : [],
+    ),
+});

@@ -1,32 +1,48 @@
+import type { Hertz } from '../units';
 import { attachedDevices, livePowered, type AttachedDevice } from './bus';
 import {
   REFERENCE_FREQUENCY,
   isAlive,
-  mergeNets,
-  netElements,
   netPaths,
+  networkOf,
   noiseSolver,
   nodeKey,
-  powerElements,
+  partCircuit,
   solveAlternating,
-  solveDirect,
   touchLinks,
-  wiring,
   type AlternatingSolution,
   type Branch,
   type DirectSolution,
   type NetElement,
   type Netlist,
   type Nets,
+  type Network,
+  type PartCircuit,
   type Port,
   type SoundSource,
   type StagePath,
+  type TouchLink,
   type Wiring,
 } from './circuit';
 import { mateJoints, readings, type JointMating, type Reading } from './mate';
-import { arrivalOf, hostInputs, voiceSource, type Arrival, type HostInput, type VoiceSource } from './flow';
+import {
+  arrivalOf,
+  hostInputs,
+  socketsOf,
+  voiceSource,
+  type Arrival,
+  type HostInput,
+  type VoiceSource,
+} from './flow';
 import { listeners, playbackPlaces, type Listener } from './returns';
-import { laidParts, type LaidPart, type Rig } from '../rig';
+import { jointAt, laidParts, type LaidPart, type Rig } from '../rig';
+
+/** What is taken for granted to see what else would go: parts that are fed, whatever their supply. */
+export interface Assumptions {
+  readonly fed: readonly string[];
+}
+
+const NOTHING_ASSUMED: Assumptions = { fed: [] };
 
 /** What is the same in every reading of the joints. */
 export interface RigFacts {
@@ -38,6 +54,7 @@ export interface RigFacts {
   readonly isLive: (placed: string) => boolean;
   /** Where the playback of each host comes out: part that plays → host. */
   readonly playsAt: ReadonlyMap<string, string>;
+  readonly circuits: readonly PartCircuit[];
   readonly elements: readonly NetElement[];
   readonly paths: readonly StagePath[];
 }
@@ -49,7 +66,10 @@ export interface Facts extends RigFacts {
   readonly nets: Nets;
   readonly wires: Wiring;
   readonly direct: DirectSolution;
+  /** At 1 kHz. */
   readonly alternating: AlternatingSolution;
+  /** At any frequency; worked out when first asked for. */
+  readonly alternatingAt: (frequency: Hertz) => AlternatingSolution;
   readonly voices: readonly VoiceSource[];
   readonly playing: readonly SoundSource[];
   readonly inputs: readonly HostInput[];
@@ -57,19 +77,33 @@ export interface Facts extends RigFacts {
   readonly listeners: readonly Listener[];
 }
 
-export function rigFacts(rig: Rig): RigFacts {
+export const circuitKey = (circuits: readonly PartCircuit[], touches: readonly TouchLink[]): string =>
+  `${circuits.map(({ key }) => key).join('\n')}\n\n${touches.map((t) => `${t.plug} ${t.jack} ${t.joint}`).join('\n')}`;
+
+const UNPOWERED = { isFed: () => false, isLive: () => false };
+
+export function rigFacts(rig: Rig, assumed: Assumptions = NOTHING_ASSUMED): RigFacts {
   const matings = mateJoints(rig);
-  const elements = netElements(rig);
-  // Digital plugs have no uncertain reading, so the likeliest serves for the bus.
+  const parts = laidParts(rig);
+  // Digital plugs have no uncertain reading, so the likeliest serves for the bus; what has power is not known yet.
   const [reading] = readings(matings);
-  const wires = wiring({ elements, touches: reading ? touchLinks(matings, reading) : [] });
-  const devices = attachedDevices(rig, wires);
+  const touches = reading ? touchLinks(matings, reading) : [];
+  const bare = parts.map((one) => partCircuit(one, UNPOWERED));
+  const { wires } = networkOf(
+    circuitKey(bare, touches),
+    bare.flatMap((c) => c.elements),
+    touches,
+  );
+  const taken = new Set(assumed.fed);
+  const devices = attachedDevices(rig, wires, taken);
   const fed = new Set(devices.filter((d) => d.fed).map(({ placed, device }) => nodeKey(placed, device.port)));
-  const isLive = livePowered(rig, wires, devices);
-  const laid = new Map(laidParts(rig).map((l) => [l.placed.id, l]));
+  const powered = livePowered(rig, wires, devices);
+  const isLive = (placed: string) => taken.has(placed) || powered(placed);
+  const laid = new Map(parts.map((l) => [l.placed.id, l]));
   // A part that feeds itself feeds its phantom supply too.
   const isFed = (placed: string, port: string) =>
     fed.has(nodeKey(placed, port)) || (laid.get(placed)?.part.power !== undefined && isLive(placed));
+  const circuits = parts.map((one) => partCircuit(one, { isFed, isLive }));
   return {
     rig,
     laid,
@@ -77,53 +111,61 @@ export function rigFacts(rig: Rig): RigFacts {
     devices,
     isLive,
     playsAt: playbackPlaces(laid, devices),
-    elements: powerElements(elements, { isFed, isLive }),
-    paths: netPaths(rig, isLive),
+    circuits,
+    elements: circuits.flatMap((circuit) => circuit.elements),
+    paths: netPaths(rig, { isLive, isFed }),
   };
 }
 
 /** Paths whose stages have the phantom power that they want. */
-const poweredPaths = (paths: readonly StagePath[], nets: Nets, direct: DirectSolution): StagePath[] =>
+const poweredPaths = (paths: readonly StagePath[], { nets, direct }: Network): StagePath[] =>
   paths.filter(
     ({ needs }) => !needs || (direct.between(nets.of(needs.plus), nets.of(needs.minus)) ?? 0) >= needs.volts,
   );
 
-const aliveIn = (nets: Nets, direct: DirectSolution) => (source: SoundSource) =>
-  isAlive(source, nets, direct);
-
-/** The nets between which converters listen. */
-const capturePorts = (nets: Nets, laid: ReadonlyMap<string, LaidPart>): Port[] =>
+/** The nets between which converters listen; one with nothing plugged in hears nothing that anybody asks about. */
+const capturePorts = ({ nets }: Network, { rig, laid }: RigFacts): Port[] =>
   [...laid.values()].flatMap(({ placed, part }) =>
-    (part.captures ?? []).flatMap((capture) =>
-      capture.channels.map(
-        ({ plus, minus }) => [nets.of(nodeKey(placed.id, plus)), nets.of(nodeKey(placed.id, minus))] as const,
+    (part.captures ?? [])
+      .filter((capture) => socketsOf(capture).some((port) => jointAt(rig, { part: placed.id, port })))
+      .flatMap((capture) =>
+        capture.channels.map(
+          ({ plus, minus }) =>
+            [nets.of(nodeKey(placed.id, plus)), nets.of(nodeKey(placed.id, minus))] as const,
+        ),
       ),
-    ),
   );
 
 const isSound = (branch: Branch): branch is SoundSource =>
   branch.kind === 'signal' || branch.kind === 'electret';
 
 function arrivalsAt(base: RigFacts, inputs: readonly HostInput[]): Arrival[] {
-  const { rig, laid } = base;
+  const { rig, laid, devices } = base;
   return rig.purpose.recorders.flatMap((id) => {
     const host = laid.get(id);
     if (!host?.part.host) return [];
     const own = inputs.filter((input) => input.host === id);
-    return rig.purpose.sources.map((source) => arrivalOf(rig, host, own, source));
+    return rig.purpose.sources.map((source) => arrivalOf(rig, host, own, source, devices));
   });
 }
 
 export function readFacts(base: RigFacts, reading: Reading): Facts {
   const { rig, laid, playsAt } = base;
-  const nets = mergeNets({ elements: base.elements, touches: touchLinks(base.matings, reading) });
-  const direct = solveDirect(nets);
-  const paths = poweredPaths(base.paths, nets, direct);
-  const netlist = { elements: base.elements, paths, touches: touchLinks(base.matings, reading) };
-  const alternating = solveAlternating(nets, paths, REFERENCE_FREQUENCY, aliveIn(nets, direct));
+  const touches = touchLinks(base.matings, reading);
+  const network = networkOf(circuitKey(base.circuits, touches), base.elements, touches);
+  const { nets, direct } = network;
+  const paths = poweredPaths(base.paths, network);
+  const alive = (source: SoundSource) => isAlive(source, nets, direct);
+  const byFrequency = new Map<number, AlternatingSolution>();
+  const alternatingAt = (frequency: Hertz): AlternatingSolution => {
+    const known = byFrequency.get(frequency) ?? solveAlternating(network, paths, frequency, alive);
+    byFrequency.set(frequency, known);
+    return known;
+  };
+  const alternating = alternatingAt(REFERENCE_FREQUENCY);
   const sounding = nets.branches.filter(isSound);
-  const voices = sounding.flatMap((source) => voiceSource(rig, source) ?? []);
-  const noise = noiseSolver(nets, paths, capturePorts(nets, laid));
+  const voices = sounding.flatMap((source) => voiceSource(rig, source, playsAt) ?? []);
+  const noise = noiseSolver(network, paths, capturePorts(network, base), alternating.loops.length > 0);
   const context = { rig, nets, direct, alternating, noise, laid, sources: voices };
   const hosts = [...laid.values()].filter((l) => l.part.host);
   const inputs = hosts.flatMap((host) => hostInputs(context, host, base.devices));
@@ -133,11 +175,12 @@ export function readFacts(base: RigFacts, reading: Reading): Facts {
   return {
     ...base,
     reading,
-    netlist,
+    netlist: { elements: base.elements, paths, touches },
     nets,
-    wires: wiring(netlist),
+    wires: network.wires,
     direct,
     alternating,
+    alternatingAt,
     voices,
     playing,
     inputs,
@@ -147,8 +190,8 @@ export function readFacts(base: RigFacts, reading: Reading): Facts {
 }
 
 /** Facts of every reading, the likeliest first. */
-export function allFacts(rig: Rig): readonly [Facts, ...Facts[]] {
-  const base = rigFacts(rig);
+export function allFacts(rig: Rig, assumed?: Assumptions): readonly [Facts, ...Facts[]] {
+  const base = rigFacts(rig, assumed);
   const [nominal, ...others] = readings(base.matings).map((reading) => readFacts(base, reading));
   if (!nominal) throw new Error(`rig "${rig.id}": no reading of its joints`);
   return [nominal, ...others];

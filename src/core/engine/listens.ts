@@ -1,9 +1,9 @@
-import { mergeNets, solveDirect, touchLinks } from './circuit';
-import { readings } from './mate';
+import { networkOf, touchLinks } from './circuit';
 import { chooseInput, hostInputs } from './flow';
 import type { Rig } from '../rig';
 import { dbV } from '../units';
-import { rigFacts } from './facts';
+import { circuitKey, rigFacts } from './facts';
+import { readings } from './mate';
 
 /** Refusals that more current cures. */
 const CURABLE = 'starved';
@@ -18,14 +18,13 @@ export function couldListen(rig: Rig): boolean {
   const base = rigFacts(rig);
   const [reading] = readings(base.matings);
   if (!reading) return false;
-  const nets = mergeNets({ elements: base.elements, touches: touchLinks(base.matings, reading) });
-  const direct = solveDirect(nets);
+  const touches = touchLinks(base.matings, reading);
+  const { nets, direct } = networkOf(circuitKey(base.circuits, touches), base.elements, touches);
   return rig.purpose.recorders.every((id) => {
     const host = base.laid.get(id);
     if (!host?.part.host) return false;
     const heard = { rig, nets, direct, sources: [], laid: base.laid, noise: silent };
-    const alternating = { gain: () => undefined } as never;
-    const inputs = hostInputs({ ...heard, alternating }, host, base.devices);
+    const inputs = hostInputs({ ...heard, alternating: { gain: () => undefined } }, host, base.devices);
     if (chooseInput(rig, host, inputs).input) return true;
     const refused = base.devices.some((d) => d.host === id && d.refusal && d.refusal !== CURABLE);
     const shorted = inputs.some((input) => input.sensed?.reading === 'shorted' && input.plugged);

@@ -1,11 +1,32 @@
-import { contactKey, type NodeKey, type Step, type Wiring } from './circuit';
+import { contactKey, readNode, wiring, type NodeKey, type Step, type Wiring } from './circuit';
 import type { ContactRole, PartPort } from '../parts';
-import type { LaidPart } from '../rig';
+import type { LaidPart, PortRef } from '../rig';
+import type { Facts } from './facts';
 
 const SOUND: readonly ContactRole[] = ['left', 'right', 'microphone', 'hot'];
 
 /** The placed part that a node belongs to. */
-export const placedOf = (node: NodeKey): string => node.slice(0, node.indexOf('/'));
+export const placedOf = (node: NodeKey): string => readNode(node).placed;
+
+/** The port that a contact's node belongs to. */
+export const portOfNode = (node: NodeKey): PortRef => {
+  const { placed, port = '' } = readNode(node);
+  return { part: placed, port };
+};
+
+const sounding = new WeakMap<Facts, Wiring>();
+
+/** Neighbours by everything that sound passes, capacitors included. */
+export function soundWires(facts: Facts): Wiring {
+  const known = sounding.get(facts);
+  if (known) return known;
+  const elements = facts.elements.map((e) =>
+    e.kind === 'capacitor' ? ({ ...e, kind: 'resistor', ohms: 0, conductor: false } as const) : e,
+  );
+  const found = wiring({ elements, touches: facts.netlist.touches });
+  sounding.set(facts, found);
+  return found;
+}
 
 /** Contacts of a port on which sound comes or goes. */
 export const soundContacts = (laid: LaidPart, port: PartPort): NodeKey[] =>

@@ -86,7 +86,7 @@ const stageReport = (stage: Stage): StageReport => ({
   is: stage.is,
   rmsDbv: finite(stage.level),
   peakDbv: finite(stage.peak),
-  mostDbv: stage.most === null ? null : finite(stage.most),
+  mostDbv: stage.clipLevel === null ? null : finite(stage.clipLevel),
 });
 
 /** An arrival in its public form, with its way stage by stage. */
@@ -113,7 +113,7 @@ export function arrivalReport(rig: Rig, analysis: Analysis, arrival: Arrival): A
   };
 }
 
-function fixReport(rig: Rig, fix: Fix): FixReport {
+function fixReport(rig: Rig, fix: Fix, finding: Finding): FixReport {
   const outcome: Outcome = fix.outcome;
   return {
     says: sayEdit(rig, fix.edit),
@@ -121,7 +121,7 @@ function fixReport(rig: Rig, fix: Fix): FixReport {
     owned: fix.owned,
     cost: fix.cost,
     verdict: outcome.verdict,
-    outcome: sayOutcome(rig, outcome),
+    outcome: sayOutcome(rig, outcome, finding),
   };
 }
 
@@ -135,7 +135,7 @@ function findingReport(rig: Rig, finding: Finding, drawer: Drawer): FindingRepor
     source: origin,
     title: sayTitle(rig, finding),
     says: plain(sayReason(rig, finding)),
-    fixes: fixesFor(rig, finding, drawer).map((fix) => fixReport(rig, fix)),
+    fixes: fixesFor(rig, finding, drawer).map((fix) => fixReport(rig, fix, finding)),
   };
 }
 

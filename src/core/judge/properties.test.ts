@@ -111,7 +111,7 @@ describe(`any chain of catalogue parts (seed ${SEED})`, () => {
       expect(analysis.joints.map((j) => j.id).sort()).toEqual(rig.joints.map((j) => j.id).sort());
       for (const joint of analysis.joints) expect(joint.contacts).toHaveLength(joint.expects.length);
       for (const { id } of rig.parts) {
-        const reading = rungReading(analysis, id);
+        const reading = rungReading(rig, analysis, id);
         expect(`${reading?.main ?? ''}${reading?.sub ?? ''}`).not.toMatch(/NaN|undefined/);
       }
     });
@@ -172,8 +172,8 @@ describe('the ladder', () => {
   });
   it('reads each part: level, sensed resistance, what is recorded', () => {
     const analysis = analyse(splitter);
-    expect(rungReading(analysis, 'phone')).toMatchObject({ sub: 'recorded peaks' });
-    expect(rungReading(analysis, 'lead')?.main).toMatch(/^−\d+\.\d dBV$/);
-    expect(rungReading(analysis, 'spare')).toBeUndefined();
+    expect(rungReading(splitter, analysis, 'phone')).toMatchObject({ sub: 'recorded peaks' });
+    expect(rungReading(splitter, analysis, 'lead')?.main).toMatch(/^−\d+\.\d dBV$/);
+    expect(rungReading(splitter, analysis, 'spare')).toBeUndefined();
   });
 });

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { blocks, mergeNets, netElements, netPaths, solveDirect, spiceDeck } from '../engine/circuit';
+import { netElements } from '../../../testing/net-elements';
+import { blocks, mergeNets, netPaths, solveDirect, spiceDeck } from '../engine/circuit';
 import { contactsOf } from '../plugs';
 import { laidParts, matchPorts, type Rig } from '../rig';
 import { checkRig } from '../files/read-rig';
@@ -112,7 +113,7 @@ describe.each(CATALOGUE.map((part) => [part.id, part] as const))('%s', (_, part)
 
   it('hangs its figures only on settings that it has, with a figure for every place', () => {
     for (const quantity of quantitiesOf(part)) {
-      if (typeof quantity === 'number' || 'perMetre' in quantity) continue;
+      if (typeof quantity === 'number' || 'perMetre' in quantity || 'typical' in quantity) continue;
       const id = 'knob' in quantity ? quantity.knob : quantity.setting;
       const setting = part.settings?.find((s) => s.id === id);
       expect(setting?.kind, `${part.id}: ${id}`).toBe('knob' in quantity ? 'knob' : 'switch');
@@ -160,7 +161,7 @@ describe.each(CATALOGUE.map((part) => [part.id, part] as const))('%s', (_, part)
     const netlist = { elements: netElements(rig), paths: netPaths(rig), touches: [] };
     const nets = mergeNets(netlist);
     expect(solveDirect(nets).singular).toEqual([]);
-    expect(blocks(nets, nets.branches).floor.size).toBe(nets.count);
+    expect(blocks(nets, nets.branches).component.size).toBe(nets.count);
     const deck = spiceDeck(netlist, () => true);
     expect(deck.lines.filter((line) => /NaN|undefined/.test(line))).toEqual([]);
     expect(laidParts(rig)).toHaveLength(1);

@@ -186,6 +186,10 @@ export const isSource = (part: Part): boolean =>
   part.family !== 'headphones' &&
   part.circuit.some((e) => e.kind === 'electret' || (e.kind === 'signal' && e.hears !== 'playback'));
 
+/** A part into which somebody speaks: it has a capsule, or a pack whose microphone has one. */
+export const isSpoken = (part: Part): boolean =>
+  part.circuit.some((e) => e.kind === 'electret' || (e.kind === 'signal' && e.hears === 'voice'));
+
 function add(rig: Rig, edit: EditOf<'add'>): Rig {
   const placed = place(rig, edit.part);
   if (!placed) return rig;

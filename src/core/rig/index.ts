@@ -18,7 +18,7 @@ export {
   settingOf,
 } from './lookup';
 export type { RigEdit } from './edits';
-export { applyEdit, isSource, swapEdits, whyNot } from './edits';
+export { applyEdit, isSource, isSpoken, swapEdits, whyNot } from './edits';
 export { copyName, freshId, LIMITS } from './limits';
 export { freeSocketsFor } from './sockets';
 export { matchPorts } from './match-ports';

@@ -5,6 +5,7 @@ import type { ContactRole, PartPort } from '../parts';
 import { dbV, gainToDb, type DbV, type Volts } from '../units';
 import type { PortRef } from '../rig';
 import type { Facts } from '../engine/facts';
+import { roleBehind } from '../engine/roles';
 
 /** A jack contact with the plug contact on it, and what is measured there against the joint's ground. */
 export interface ContactView {
@@ -31,40 +32,8 @@ export interface JointView {
   readonly alive: boolean;
 }
 
-/** A lead's conductor and the contacts on its way stay under this; anything more is a component. */
-const CONDUCTOR_OHMS = 20;
-
 /** The wanted sound is there when at least this share of the source is. A limit of our own. */
 const ALIVE_GAIN = 0.001;
-
-function roleAt(facts: Facts, node: NodeKey): ContactRole | undefined {
-  const slash = node.indexOf('/');
-  const dot = node.lastIndexOf('.');
-  if (dot < slash) return undefined;
-  const port = facts.laid
-    .get(node.slice(0, slash))
-    ?.part.ports.find((p) => p.id === node.slice(slash + 1, dot));
-  return port?.roles?.[node.slice(dot + 1) as Contact];
-}
-
-/** The role of a contact: its part's own, else that of the first named contact at the far end of its conductors. */
-function roleBehind(facts: Facts, joint: string, node: NodeKey): ContactRole | null {
-  const own = roleAt(facts, node);
-  if (own) return own;
-  const seen = new Set([node]);
-  let found: ContactRole | undefined;
-  for (const at of seen) {
-    for (const step of facts.wires.get(at) ?? []) {
-      if (step.joint === joint || step.ohms > CONDUCTOR_OHMS || seen.has(step.to)) continue;
-      const role = roleAt(facts, step.to);
-      // A sleeve that lies on two springs of a jack bears what the ground there says.
-      if (role === 'ground') return role;
-      found ??= role;
-      if (!role) seen.add(step.to);
-    }
-  }
-  return found ?? null;
-}
 
 function groundNode(facts: Facts, { joint, jackPort, plugPort }: JointMating): NodeKey | undefined {
   const at = (ref: PortRef, port: PartPort, behind: boolean) => {

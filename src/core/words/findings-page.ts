@@ -1,5 +1,5 @@
-import { FINDING_CODES, SEVERITIES } from '../checks';
-import { FINDING_LIST } from './finding-list';
+import { CHECKS, SEVERITIES } from '../checks';
+import { FINDING_WORDS } from './say-finding';
 
 const MEANINGS = {
   danger: 'may hurt someone or something',
@@ -8,10 +8,10 @@ const MEANINGS = {
   note: 'worth knowing',
 } as const;
 
-/** docs/findings.md, from the code's own list. */
+/** docs/findings.md, from the checks and their words. */
 export function findingsPage(): string {
-  const entries = FINDING_CODES.map((code) => {
-    const { title, severity, means, limit } = FINDING_LIST[code];
+  const entries = CHECKS.map(({ code, severity, limit }) => {
+    const { title, means } = FINDING_WORDS[code];
     return `## \`${code}\`\n\n**${title}** · ${severity.join(' or ')}\n\n${means}\n\n*Limit and its source:* ${limit}\n`;
   });
   const severities = SEVERITIES.map((severity) => `- \`${severity}\`: ${MEANINGS[severity]}`);

@@ -1,14 +1,14 @@
 export type { Difference } from './compare';
 export { compareRigs } from './compare';
 export { findingsPage } from './findings-page';
-export type { FindingEntry } from './finding-list';
-export { FINDING_LIST } from './finding-list';
+export type { FindingWords } from './finding-words';
+export { FINDING_WORDS } from './say-finding';
 export { STATE_BADGE, sayArrival, sayLevel, sayOutcome } from './say-arrival';
 export { sayBracket, sayReason, sayTitle } from './say-finding';
 export { sayChoice, sayEdit } from './say-edit';
 export type { Sentence } from './sentence';
 export { figure, plain } from './sentence';
-export { ROLE, capital, nameOf, noun, numberWord } from './words';
+export { ROLE, capital, nameOf, noun, numberWord, peaksWord, withArticle } from './words';
 export type { RungReading } from './rung-reading';
 export { rungReading } from './rung-reading';
 export { sayJoint } from './say-joint';

@@ -4,7 +4,7 @@ import { FINDING_CODES } from '../checks';
 import { applyEdit } from '../rig';
 import { checkRig } from '../files/read-rig';
 import { layRig, type RigSketch } from '../../../testing/lay-rig';
-import { FINDING_LIST, findingsPage } from '.';
+import { FINDING_WORDS, findingsPage } from '.';
 import { checkReport } from '../files';
 
 const trsIntoPhone: RigSketch = {
@@ -92,7 +92,7 @@ describe('the check report', () => {
 
 describe('the list of findings', () => {
   it('has every code once', () => {
-    expect(Object.keys(FINDING_LIST).sort()).toEqual([...FINDING_CODES].sort());
+    expect(Object.keys(FINDING_WORDS).sort()).toEqual([...FINDING_CODES].sort());
   });
   it('docs/findings.md is up to date', () => {
     expect(readFileSync('docs/findings.md', 'utf8')).toBe(findingsPage());

@@ -1,4 +1,5 @@
-import { SPEECH_CREST, type Arrival } from '../engine/flow';
+import { PLAYED_CREST, SPEECH_CREST, type Arrival } from '../engine/flow';
+import { isSpoken, laidParts, type Rig } from '../rig';
 import type { Analysis } from '../judge';
 import type { JointView } from '../views';
 import { formatDb, formatOhms } from '../units';
@@ -27,7 +28,7 @@ const loudest = (joint: JointView): number =>
   Math.max(-Infinity, ...joint.contacts.flatMap((c) => (c.level === null ? [] : [c.level])));
 
 /** The reading of a placed part; undefined for one on which nothing of the wanted sound can be measured. */
-export function rungReading(analysis: Analysis, placed: string): RungReading | undefined {
+export function rungReading(rig: Rig, analysis: Analysis, placed: string): RungReading | undefined {
   const arrival = analysis.arrives.find((a) => a.recorder === placed);
   if (arrival) return hostReading(arrival);
   const input = analysis.inputs.find((i) => i.placed === placed && i.sensed);
@@ -40,5 +41,10 @@ export function rungReading(analysis: Analysis, placed: string): RungReading | u
     .map(loudest);
   const level = Math.max(-Infinity, ...levels);
   if (!Number.isFinite(level)) return undefined;
-  return { main: formatDb(level + SPEECH_CREST, 'dBV'), sub: 'speech peaks' };
+  const spoken = rig.purpose.sources.some((source) =>
+    laidParts(rig).some((l) => l.placed.id === source && isSpoken(l.part)),
+  );
+  return spoken
+    ? { main: formatDb(level + SPEECH_CREST, 'dBV'), sub: 'speech peaks' }
+    : { main: formatDb(level + PLAYED_CREST, 'dBV'), sub: 'peaks' };
 }

@@ -1,9 +1,10 @@
+import { sourcesOf, type Finding } from '../checks';
 import type { Arrival, Sides } from '../engine/flow';
 import type { Outcome } from '../judge';
 import type { Rig } from '../rig';
 import { formatDb } from '../units';
 import { figure, type Sentence } from './sentence';
-import { capital, noun } from './words';
+import { capital, noun, peaksWord } from './words';
 
 const ON_SIDES: Record<Sides, string> = {
   both: 'on both sides',
@@ -38,11 +39,12 @@ export function sayArrival(rig: Rig, arrival: Arrival): string {
 }
 
 /** What is recorded, with its level against its limit. */
-export function sayLevel(arrival: Arrival): Sentence {
-  const what = arrival.state === 'recorded' ? 'Speech peaks' : 'What it records instead peaks';
+export function sayLevel(rig: Rig, arrival: Arrival): Sentence {
   if (arrival.state === 'listed-silent') {
     return ['Noise of the input at ', figure(formatDb(arrival.noise, 'dBFS')), '.'];
   }
+  const what =
+    arrival.state === 'recorded' ? peaksWord(rig, arrival.source) : 'What it records instead peaks';
   return [
     `${what} at `,
     figure(formatDb(arrival.peak, 'dBFS')),
@@ -52,11 +54,16 @@ export function sayLevel(arrival: Arrival): Sentence {
   ];
 }
 
-/** What an outcome does, in one line, for a fix or a swap option. */
-export function sayOutcome(rig: Rig, outcome: Outcome): string {
-  const [arrival] = outcome.arrives;
+/** What an outcome does, in one line, for a fix or a swap option: of the source that it is about, else of the worst. */
+export function sayOutcome(rig: Rig, outcome: Outcome, about?: Finding): string {
+  const asked = about === undefined ? [] : sourcesOf(about);
+  const meant = outcome.arrives.filter(
+    (a) => asked.includes(a.source) && (about?.recorder === undefined || a.recorder === about.recorder),
+  );
+  const pool = meant.length > 0 ? meant : outcome.arrives;
+  const arrival = pool.find((a) => a.state !== 'recorded') ?? pool[0];
   if (!arrival) return 'Nothing is recorded.';
   if (arrival.state !== 'recorded') return sayArrival(rig, arrival);
-  const clips = outcome.findings.some((f) => f.code === 'clips');
+  const clips = arrival.headroom < 0;
   return `Records ${noun(rig, arrival.source)} ${ON_SIDES[arrival.channels]}, peaks ${formatDb(arrival.peak, 'dBFS')}${clips ? ', clipping' : ''}.`;
 }

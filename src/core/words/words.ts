@@ -1,7 +1,9 @@
+import { sourcesOf, type Finding } from '../checks';
 import type { ContactRole, PartFamily } from '../parts';
-import { displayName, laidParts, type Rig } from '../rig';
+import { displayName, isSpoken, laidParts, portOf, type LaidPart, type PortRef, type Rig } from '../rig';
 
-const NUMBERS = ['no', 'one', 'two', 'three', 'four'];
+const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight'];
+const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth'];
 
 /** A small number in letters, as in "three contacts". */
 export const numberWord = (n: number): string => NUMBERS[n] ?? String(n);
@@ -12,34 +14,71 @@ export const capital = (text: string): string => text.charAt(0).toUpperCase() + 
 export const list = (words: readonly string[]): string =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
-/** "a plug", "an 8-pin plug". */
-export const withArticle = (words: string): string => `${/^[aeiou8]/i.test(words) ? 'an' : 'a'} ${words}`;
+/** Said with a vowel though written with a consonant, or the other way round: "an XLR", "a USB". */
+const AN = /^(?:[aeio8]|u(?!sb\b)|(?:xlr|rca)\b)/i;
 
-const SOURCE_NOUN: Partial<Record<PartFamily, string>> = {
-  receiver: 'the pack',
-  microphone: 'the microphone',
-  headphones: 'the headset’s microphone',
-  pack: 'the pack',
+/** "a plug", "an 8-pin plug", "a USB-C plug", "an XLR plug". */
+export const withArticle = (words: string): string => `${AN.test(words) ? 'an' : 'a'} ${words}`;
+
+const SOURCE_WORD: Partial<Record<PartFamily, string>> = {
+  receiver: 'pack',
+  microphone: 'microphone',
+  headphones: 'headset’s microphone',
+  pack: 'pack',
 };
 
-/** How a sentence calls a placed part: by its label, else by a plain word for what it is. */
+/** A plain word for what a part is. */
+const wordOf = ({ part }: LaidPart): string => part.host?.word ?? SOURCE_WORD[part.family] ?? part.family;
+
+/** How a sentence calls a placed part: by its label, else by a plain word for what it is; of several alike "the second pack". */
 export function noun(rig: Rig, placed: string | undefined): string {
-  const laid = laidParts(rig).find((l) => l.placed.id === placed);
+  const parts = laidParts(rig);
+  const laid = parts.find((l) => l.placed.id === placed);
   if (!laid) return 'the part';
-  const { host } = laid.part;
-  if (host) {
-    const alike = laidParts(rig).filter((l) => l.part.host?.word === host.word).length > 1;
-    return alike && laid.placed.label ? laid.placed.label : `the ${host.word}`;
-  }
-  if (laid.placed.label) return laid.placed.label;
-  return SOURCE_NOUN[laid.part.family] ?? `the ${laid.part.family}`;
+  const word = wordOf(laid);
+  const alike = parts.filter((l) => wordOf(l) === word);
+  if (laid.placed.label && (!laid.part.host || alike.length > 1)) return laid.placed.label;
+  if (alike.length === 1) return `the ${word}`;
+  // What is meant to be recorded or to record is what a sentence is about: it is counted among its like alone.
+  const { sources, recorders } = rig.purpose;
+  const meant = [...sources, ...recorders];
+  const counted = meant.includes(laid.placed.id) ? alike.filter((l) => meant.includes(l.placed.id)) : alike;
+  const place = counted.indexOf(laid);
+  return counted.length === 1 ? `the ${word}` : `the ${ORDINALS[place] ?? `${place + 1}th`} ${word}`;
 }
 
-/** The name of a placed part as its card bears it. */
+/** The name of a placed part as its card bears it; of several alike the later ones are numbered. */
 export function nameOf(rig: Rig, placed: string | undefined): string {
-  const laid = laidParts(rig).find((l) => l.placed.id === placed);
-  return laid ? displayName(laid) : (placed ?? '');
+  const parts = laidParts(rig);
+  const laid = parts.find((l) => l.placed.id === placed);
+  if (!laid) return placed ?? '';
+  const name = displayName(laid);
+  const alike = parts.filter((l) => displayName(l) === name);
+  return alike.length === 1 ? name : `${name} (${alike.indexOf(laid) + 1})`;
 }
+
+/** The sources of which a finding speaks: "the microphone and the guitar". */
+export const who = (rig: Rig, finding: Finding): string => {
+  const sources = sourcesOf(finding);
+  return sources.length === 0 ? noun(rig, finding.where.part) : list(sources.map((id) => noun(rig, id)));
+};
+
+const many = (finding: Finding): boolean => sourcesOf(finding).length > 1;
+
+/** The verb that goes with `who`. */
+export const are = (finding: Finding, one: string, several: string): string =>
+  many(finding) ? several : one;
+export const is = (finding: Finding): string => are(finding, 'is', 'are');
+
+/** What a socket or plug is called. */
+export const socketName = (rig: Rig, ref: PortRef | undefined): string =>
+  (ref && portOf(rig, ref)?.name) ?? 'socket';
+
+/** "Speech peaks" of what a mouth speaks into, "Peaks" of all else. */
+export const peaksWord = (rig: Rig, placed: string): string => {
+  const laid = laidParts(rig).find((l) => l.placed.id === placed);
+  return laid && isSpoken(laid.part) ? 'Speech peaks' : 'Peaks';
+};
 
 /** Letter and word of what lies on a contact. */
 export const ROLE: Record<ContactRole, { readonly letter: string; readonly word: string }> = {

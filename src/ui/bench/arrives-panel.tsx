@@ -102,7 +102,7 @@ export const ArrivesPanel = memo(function ArrivesPanel({ rig, analysis, proved, 
               {sayArrival(rig, arrival)}
             </h2>
             <p className={`mt-1 ${open ? '' : 'max-lg:hidden'}`}>
-              <SentenceView sentence={sayLevel(arrival)} />
+              <SentenceView sentence={sayLevel(rig, arrival)} />
             </p>
           </div>
         ))}

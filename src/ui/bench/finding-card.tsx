@@ -14,7 +14,8 @@ const WEIGHT: Record<Severity, { word: string; style: string }> = {
   note: { word: 'Good to know', style: 'text-soft' },
 };
 
-function FixRow({ rig, fix, main, edit }: { rig: Rig; fix: Fix; main: boolean; edit: (c: RigEdit) => void }) {
+function FixRow(props: { rig: Rig; finding: Finding; fix: Fix; main: boolean; edit: (c: RigEdit) => void }) {
+  const { rig, finding, fix, main, edit } = props;
   const says = sayEdit(rig, fix.edit);
   const currency = useCurrency();
   const cost =
@@ -29,7 +30,7 @@ function FixRow({ rig, fix, main, edit }: { rig: Rig; fix: Fix; main: boolean; e
         <span className="block leading-snug font-semibold">{says}</span>
         <span className="text-soft block text-[0.9375rem] leading-snug">
           {cost}
-          {sayOutcome(rig, fix.outcome)}
+          {sayOutcome(rig, fix.outcome, finding)}
         </span>
       </span>
       <button
@@ -70,7 +71,14 @@ export function FindingCard(props: {
       {fixes && fixes.length > 0 && (
         <ul className="mt-2 space-y-2">
           {fixes.map((fix, index) => (
-            <FixRow key={JSON.stringify(fix.edit)} rig={rig} fix={fix} main={index === 0} edit={edit} />
+            <FixRow
+              key={JSON.stringify(fix.edit)}
+              rig={rig}
+              finding={finding}
+              fix={fix}
+              main={index === 0}
+              edit={edit}
+            />
           ))}
         </ul>
       )}

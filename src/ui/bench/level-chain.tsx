@@ -14,8 +14,8 @@ const PLACE: Record<Stage['is'], string> = {
 
 /** Room between the peaks here and what the stage bears. */
 function Room({ stage }: { stage: Stage }) {
-  if (stage.most === null || !Number.isFinite(stage.peak)) return <>–</>;
-  const room = stage.most - stage.peak;
+  if (stage.clipLevel === null || !Number.isFinite(stage.peak)) return <>–</>;
+  const room = stage.clipLevel - stage.peak;
   return <span className={room < 0 ? 'text-vermilion font-bold' : ''}>{formatDb(room)}</span>;
 }
 

@@ -41,7 +41,7 @@ export function RungCard({ rig, placed, analysis, drawer, edit, preview, add }: 
   const placedPart = rig.parts.find((p) => p.id === placed);
   if (!part || !placedPart) return null;
   const laid = { placed: placedPart, part };
-  const reading = rungReading(analysis, placed);
+  const reading = rungReading(rig, analysis, placed);
   const speaksInto = rig.purpose.sources.includes(placed) || rig.purpose.recorders.includes(placed);
   return (
     <article

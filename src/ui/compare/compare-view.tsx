@@ -24,7 +24,7 @@ function Side({ record }: { record: RigRecord }) {
         <div key={`${arrival.source} ${arrival.recorder}`} className="mt-2">
           <p className="font-semibold">{sayArrival(rig, arrival)}</p>
           <p>
-            <SentenceView sentence={sayLevel(arrival)} />
+            <SentenceView sentence={sayLevel(rig, arrival)} />
           </p>
         </div>
       ))}

@@ -1,14 +1,22 @@
+import type { Evidence } from '../../apps';
 import type { BusDevice, BusHub, BusSocket, Feeds, Quantity } from '../../parts';
-import { settle, type Wiring } from '../circuit';
-import { jointAt, laidParts, type LaidPart, type Rig } from '../../rig';
-import { outletAt, suppliedBy } from '../supply/power';
-import { bytesPerFrame } from './stream';
-import { farPort, type FarPort, type Walk } from '../supply/walk';
+import { figureOf, spreadOf, type Spread, type Wiring } from '../circuit';
+import { jointAt, laidParts, type LaidPart, type PortRef, type Rig } from '../../rig';
+import { milliamps, type Milliamps } from '../../units';
+import { brokenAt, farPort, outletAt, suppliedBy, type FarPort, type Walk } from '../supply';
+import { bytesPerFrame, FULL_SPEED_BYTES } from './stream';
 
 /** The tiers of a USB tree, the host's own the first: five hubs at most between host and device (USB 2.0, 4.1.1). */
 export const MOST_HUBS = 5;
 
-export type Refusal = 'no-data' | 'no-analogue-mode' | 'unauthenticated' | 'starved' | 'too-deep';
+export type Refusal =
+  | 'no-data'
+  | 'no-analogue-mode'
+  | 'unauthenticated'
+  | 'starved'
+  | 'too-deep'
+  | 'too-many-bytes'
+  | 'second-device';
 
 /** An accessory whose supply or data line leads to a host. */
 export interface AttachedDevice {
@@ -17,52 +25,74 @@ export interface AttachedDevice {
   readonly device: BusDevice;
   /** Hubs on the way. */
   readonly hubs: number;
-  /** Declared draw, and what its socket may give it after what else hangs there, mA. */
-  readonly draws: number;
-  readonly offered: number;
-  /** What it really takes at its busiest, and what is left for it after what the others really take, mA. */
-  readonly takes: number;
-  readonly left: number;
+  /** Declared draw, and what its socket may give it after what else hangs there, from the least such sockets give to the most. */
+  readonly draws: Milliamps;
+  readonly offered: { readonly least: Milliamps; readonly most: Milliamps };
+  /** Taken here and there: it declares more than the least and no more than the most. */
+  readonly uncertain: boolean;
+  /** What it really takes at its busiest, and what is left for it after what the others really take. */
+  readonly takes: Milliamps;
+  readonly left: Milliamps;
   /** Metres of the longest run of lead, on its way to the host, between two parts with electronics. */
   readonly run: number;
   /** Isochronous bytes a millisecond, both ways together; 0 where its format is not known. */
   readonly bytes: number;
   readonly fed: boolean;
   readonly refusal?: Refusal;
+  /** Where its data line ends: a lead that has none, or a socket that only charges. */
+  readonly missing?: { readonly part: string; readonly port?: string };
   /** Takes part in the host's work: seen, and not refused. */
   readonly accepted: boolean;
+  /** What it rests on that such a device works there, where that is less than common practice. */
+  readonly evidence?: Evidence['kind'];
 }
 
-/** A supply that several sockets share, mA: what is left on paper, and really. */
+/** A supply that several sockets share: what is left on paper, from the least to the most, and really. */
 interface Budget {
-  declared: number;
+  least: number;
+  most: number;
   real: number;
 }
 
 interface Feed {
-  readonly host: string;
+  readonly host: LaidPart;
   readonly hubs: number;
   readonly wantsAuthentication: boolean;
   readonly analogue: boolean;
   readonly budget: Budget;
   readonly supplied: boolean;
   readonly run: number;
+  /** Where the data line is lost further up; absent while it is whole. */
+  readonly lost?: PortRef | { readonly part: string };
+  /** An adapter of another kind of port stands between. */
+  readonly adapted: boolean;
   readonly seen: Set<string>;
 }
 
-const amount = (quantity: Quantity, laid: LaidPart): number => settle(quantity, laid);
+const amount = (quantity: Quantity, laid: LaidPart): number => figureOf(quantity, laid);
 
-const feedsOf = (feeds: Feeds, laid: LaidPart, supplied: boolean): number =>
+const spreadOfFeeds = (feeds: Feeds, laid: LaidPart, supplied: boolean): Spread =>
   typeof feeds === 'object' && 'supplied' in feeds
-    ? amount(supplied ? feeds.supplied : feeds.bare, laid)
-    : amount(feeds, laid);
+    ? spreadOf(supplied ? feeds.supplied : feeds.bare, laid)
+    : spreadOf(feeds, laid);
 
-function refusalOf(device: BusDevice, feed: Feed, data: boolean, fed: boolean): Refusal | undefined {
-  if (!data || device.registersAs === 'power') return 'no-data';
+/** An app in which an accessory works although it lacks the chip. */
+const worksWithoutChip = (device: BusDevice, { host }: Feed): boolean =>
+  device.worksIn !== undefined && host.placed.app !== undefined && device.worksIn.includes(host.placed.app);
+
+function refusalOf(
+  device: BusDevice,
+  feed: Feed,
+  at: { data: boolean; fed: boolean; bytes: number },
+): Refusal | undefined {
+  if (!at.data || device.registersAs === 'power') return 'no-data';
   if (device.registersAs === 'analogue' && !feed.analogue) return 'no-analogue-mode';
-  if (feed.wantsAuthentication && !device.authenticated) return 'unauthenticated';
+  if (feed.wantsAuthentication && !device.authenticated && !worksWithoutChip(device, feed)) {
+    return 'unauthenticated';
+  }
   if (feed.hubs > MOST_HUBS) return 'too-deep';
-  return fed ? undefined : 'starved';
+  if (!at.fed) return 'starved';
+  return at.bytes > FULL_SPEED_BYTES ? 'too-many-bytes' : undefined;
 }
 
 /** A part that feeds itself takes nothing from the bus. */
@@ -72,57 +102,94 @@ const feedsItself = (walk: Walk, laid: LaidPart, device: BusDevice): boolean =>
       !('port' in source && source.port === device.port) && suppliedBy(walk, laid, source) !== undefined,
   );
 
+/** What is known of a device that stands where none of its kind is used to stand. */
+function evidenceOf(device: BusDevice, feed: Feed): Evidence['kind'] | undefined {
+  if (feed.wantsAuthentication && !device.authenticated) return 'claimed';
+  return feed.adapted && device.registersAs === 'headset' ? 'untested' : undefined;
+}
+
+interface Socket {
+  readonly offered: Budget;
+  readonly run: number;
+  readonly missing?: AttachedDevice['missing'];
+}
+
 function attach(
   walk: Walk,
   laid: LaidPart,
   device: BusDevice,
   feed: Feed,
-  socket: { offered: number; left: number; data: boolean; run: number },
+  socket: Socket,
+  assumedFed: boolean,
 ): AttachedDevice {
-  const own = feedsItself(walk, laid, device);
+  const own = assumedFed || feedsItself(walk, laid, device);
   const draws = own ? 0 : amount(device.draw, laid);
   const takes = own ? 0 : amount(device.takes ?? device.draw, laid);
-  const fed = draws <= socket.offered;
-  const refusal = refusalOf(device, feed, socket.data, fed);
+  const { least, most, real } = socket.offered;
+  const fed = draws <= most;
+  const bytes = bytesPerFrame(device, laid);
+  const refusal = refusalOf(device, feed, { data: socket.missing === undefined, fed, bytes });
+  const evidence = evidenceOf(device, feed);
   return {
-    host: feed.host,
+    host: feed.host.placed.id,
     placed: laid.placed.id,
     device,
     hubs: feed.hubs,
-    draws,
-    offered: socket.offered,
-    takes,
-    left: socket.left,
+    draws: milliamps(draws),
+    offered: { least: milliamps(least), most: milliamps(most) },
+    uncertain: fed && draws > least,
+    takes: milliamps(takes),
+    left: milliamps(real),
     run: socket.run,
-    bytes: bytesPerFrame(device, laid),
+    bytes,
     fed,
     ...(refusal && { refusal }),
+    ...(refusal === 'no-data' && {
+      missing: socket.missing ?? { part: laid.placed.id, port: device.port },
+    }),
+    ...(evidence && { evidence }),
     accepted: refusal === undefined,
   };
 }
 
-function belowHub(walk: Walk, laid: LaidPart, hub: BusHub, feed: Feed, from: Budget, run: number): Feed {
+/** Plug and socket of a hub or adapter are of different families of port. */
+function adapts({ part }: LaidPart, hub: BusHub, socket: string): boolean {
+  const connectorOf = (id: string) => part.ports.find((port) => port.id === id)?.connector;
+  const [up, down] = [connectorOf(hub.upstream), connectorOf(socket)];
+  return part.ports.find((port) => port.id === hub.upstream)?.roles?.['A'] !== undefined && up !== down;
+}
+
+function belowHub(walk: Walk, laid: LaidPart, hub: BusHub, feed: Feed, at: Socket, socket: BusSocket): Feed {
   const supplies = (hub.supplied ?? []).flatMap((source) => suppliedBy(walk, laid, source) ?? []);
   const supply = supplies.length > 0 ? Math.max(...supplies) : undefined;
   const less = (mA: number) => Math.max(0, mA - hub.ownDraw);
+  const { offered: from } = at;
   return {
     ...feed,
     hubs: feed.hubs + 1,
     wantsAuthentication: feed.wantsAuthentication && !hub.authenticated,
     analogue: false,
     supplied: supply !== undefined,
-    run,
+    run: at.run,
+    adapted: feed.adapted || adapts(laid, hub, socket.port),
+    ...(at.missing && { lost: at.missing }),
     budget:
       supply === undefined
-        ? { declared: less(from.declared), real: less(from.real) }
-        : { declared: less(supply), real: less(supply) },
+        ? { least: less(from.least), most: less(from.most), real: less(from.real) }
+        : { least: less(supply), most: less(supply), real: less(supply) },
   };
 }
 
 const isAccessory = ({ part }: LaidPart, port: string): boolean =>
   part.bus?.port === port || part.hub?.upstream === port;
 
-function follow(walk: Walk, owner: LaidPart, socket: BusSocket, feed: Feed): AttachedDevice[] {
+function follow(
+  walk: Walk,
+  owner: LaidPart,
+  socket: BusSocket,
+  feed: Feed,
+  assumed: ReadonlySet<string>,
+): AttachedDevice[] {
   const { id } = owner.placed;
   if (!jointAt(walk.rig, { part: id, port: socket.port })) return [];
   const at = (line: 'V' | 'D'): FarPort | undefined => farPort(walk, id, socket.port, line, isAccessory);
@@ -131,50 +198,96 @@ function follow(walk: Walk, owner: LaidPart, socket: BusSocket, feed: Feed): Att
   const laid = far && walk.laid.get(far.placed);
   if (!far || !laid || feed.seen.has(far.placed)) return [];
   feed.seen.add(far.placed);
-  const limit = supply ? feedsOf(socket.feeds, owner, feed.supplied) : 0;
+  const limit = supply ? spreadOfFeeds(socket.feeds, owner, feed.supplied) : { least: 0, most: 0 };
   const offered: Budget = {
-    declared: Math.min(limit, feed.budget.declared),
-    real: Math.min(limit, feed.budget.real),
+    least: Math.min(limit.least, feed.budget.least),
+    most: Math.min(limit.most, feed.budget.most),
+    real: Math.min(limit.most, feed.budget.real),
   };
-  const carries = data !== undefined && socket.data;
-  const run = Math.max(feed.run, far.metres);
+  const missing =
+    feed.lost ??
+    (socket.data ? undefined : { part: id, port: socket.port }) ??
+    (data ? undefined : { part: brokenAt(walk, id, socket.port) ?? far.placed });
+  const here: Socket = { offered, run: Math.max(feed.run, far.metres), ...(missing && { missing }) };
   const { bus, hub } = laid.part;
   if (bus?.port === far.port) {
-    const attached = attach(walk, laid, bus, feed, {
-      offered: offered.declared,
-      left: offered.real,
-      data: carries,
-      run,
-    });
+    const attached = attach(walk, laid, bus, feed, here, assumed.has(far.placed));
     if (attached.fed) {
-      feed.budget.declared -= attached.draws;
+      feed.budget.least -= attached.draws;
+      feed.budget.most -= attached.draws;
       feed.budget.real -= attached.takes;
     }
-    return [attached];
+    if (hub?.upstream !== bus.port) return [attached];
+    return [attached, ...belowHubOf(walk, laid, hub, feed, here, assumed)];
   }
-  if (!hub || !carries) return [];
-  const below = belowHub(walk, laid, hub, feed, offered, run);
-  return hub.sockets.flatMap((s) => follow(walk, laid, s, below));
+  return hub ? belowHubOf(walk, laid, hub, feed, here, assumed) : [];
 }
 
-/** Every accessory that a host's digital ports reach, through leads, adapters and hubs, with what becomes of it. */
-export function attachedDevices(rig: Rig, wires: Wiring): AttachedDevice[] {
+/** Everything at the sockets of a hub or adapter. */
+function belowHubOf(
+  walk: Walk,
+  laid: LaidPart,
+  hub: BusHub,
+  feed: Feed,
+  here: Socket,
+  assumed: ReadonlySet<string>,
+): AttachedDevice[] {
+  let below: Feed | undefined;
+  return hub.sockets.flatMap((s) => {
+    // All sockets of a hub share one supply.
+    below = { ...belowHub(walk, laid, hub, feed, here, s), ...(below && { budget: below.budget }) };
+    return follow(walk, laid, s, below, assumed);
+  });
+}
+
+/** Of several sound devices a phone or tablet takes the first, those that it could take at all; the rest it does not list. */
+function oneEach(devices: readonly AttachedDevice[], walk: Walk): AttachedDevice[] {
+  const taken = new Set<string>();
+  return devices.map((device) => {
+    const { host, accepted } = device;
+    if (!accepted || device.device.captures.length === 0 || walk.laid.get(host)?.part.host?.manyDevices) {
+      return device;
+    }
+    if (!taken.has(host)) {
+      taken.add(host);
+      return device;
+    }
+    return { ...device, refusal: 'second-device', accepted: false };
+  });
+}
+
+const NOBODY: ReadonlySet<string> = new Set();
+
+/** Every accessory that a host's digital ports reach, through leads, adapters and hubs, with what becomes of it. `assumed`: parts taken to be fed. */
+export function attachedDevices(
+  rig: Rig,
+  wires: Wiring,
+  assumed: ReadonlySet<string> = NOBODY,
+): AttachedDevice[] {
   const laid = new Map(laidParts(rig).map((l) => [l.placed.id, l]));
   const walk: Walk = { rig, laid, wires };
-  return [...laid.values()].flatMap((host) =>
+  const found = [...laid.values()].flatMap((host) =>
     (host.part.host?.busPorts ?? []).flatMap((socket) =>
-      follow(walk, host, socket, {
-        host: host.placed.id,
-        hubs: 0,
-        wantsAuthentication: socket.wantsAuthentication,
-        analogue: socket.analogue ?? false,
-        budget: { declared: Infinity, real: Infinity },
-        supplied: false,
-        run: 0,
-        seen: new Set([host.placed.id]),
-      }),
+      follow(
+        walk,
+        host,
+        socket,
+        {
+          host,
+          hubs: 0,
+          wantsAuthentication: socket.wantsAuthentication,
+          analogue: socket.analogue ?? false,
+          budget: { least: Infinity, most: Infinity, real: Infinity },
+          supplied: false,
+          run: 0,
+          adapted: false,
+          seen: new Set([host.placed.id]),
+        },
+        assumed,
+      ),
     ),
   );
+  return oneEach(found, walk);
 }
 
 /** Parts whose stages have power: those that need none, and those that one of their sources feeds. */

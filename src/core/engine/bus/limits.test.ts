@@ -3,7 +3,8 @@ import { analyse } from '../../judge';
 import { layRig, type RigSketch } from '../../../../testing/lay-rig';
 import { FULL_SPEED_BYTES, channelBytes } from '.';
 import { mateJoints, readings } from '../mate';
-import { netElements, touchLinks, wiring } from '../circuit';
+import { netElements } from '../../../../testing/net-elements';
+import { touchLinks, wiring } from '../circuit';
 import { attachedDevices, livePowered } from './bus';
 
 function onBus(sketch: RigSketch) {
@@ -58,7 +59,10 @@ describe('isochronous bytes (USB 2.0, 5.6.3: 1,023 a full-speed frame)', () => {
 
 describe('chargers and power banks in a charging socket', () => {
   it('a bare adapter starves a hungry microphone', () => {
-    expect(onBus(charged({}, [])).devices[0]).toMatchObject({ offered: 100, refusal: 'starved' });
+    expect(onBus(charged({}, [])).devices[0]).toMatchObject({
+      offered: { least: 100, most: 200 },
+      refusal: 'starved',
+    });
   });
   it.each([
     ['a charger with the plug that fits', { power: 'charger-8-pin' }, ['power.out adapter.charge'], {}],
@@ -77,7 +81,7 @@ describe('chargers and power banks in a charging socket', () => {
     ['the adapter’s own switch', {}, [], { adapter: { charger: 'on' } }],
   ])('%s feeds 500 mA', (_, parts, joints, settings) => {
     expect(onBus(charged(parts, joints, settings)).devices[0]).toMatchObject({
-      offered: 500,
+      offered: { least: 500, most: 500 },
       accepted: true,
     });
   });
@@ -87,7 +91,10 @@ describe('chargers and power banks in a charging socket', () => {
       ['wire.a power.out', 'wire.pin adapter.charge'],
       { power: { charged: 'off' } },
     );
-    expect(onBus(empty).devices[0]).toMatchObject({ offered: 100, refusal: 'starved' });
+    expect(onBus(empty).devices[0]).toMatchObject({
+      offered: { least: 100, most: 200 },
+      refusal: 'starved',
+    });
   });
 });
 
@@ -122,7 +129,13 @@ describe('real draw and length', () => {
       },
       joints: ['lead.b mic.usb', 'lead.a hub.s1', 'hub.plug up.a', 'up.c phone.port'],
     });
-    expect(devices[0]).toMatchObject({ draws: 100, offered: 100, takes: 260, left: 100, accepted: true });
+    expect(devices[0]).toMatchObject({
+      draws: 100,
+      offered: { least: 100, most: 100 },
+      takes: 260,
+      left: 100,
+      accepted: true,
+    });
   });
   it('adds up the leads of one run, and starts anew behind a hub', () => {
     const long = (metres: number) => {

@@ -1,4 +1,4 @@
-import { settle } from '../circuit';
+import { figureOf } from '../circuit';
 import type { BusDevice } from '../../parts';
 import type { LaidPart } from '../../rig';
 
@@ -13,5 +13,5 @@ export const channelBytes = (rate: number, bits: number): number =>
 export function bytesPerFrame(device: BusDevice, laid: LaidPart): number {
   const { format } = device;
   if (format?.speed !== 'full') return 0;
-  return (format.inputs + format.outputs) * channelBytes(format.rate, settle(format.bits, laid));
+  return (format.inputs + format.outputs) * channelBytes(format.rate, figureOf(format.bits, laid));
 }

@@ -1,4 +1,4 @@
-import type { SoundSource } from './alternating';
+import type { SoundSource } from './excite';
 import type { DirectSolution } from './direct';
 import type { Nets } from './nets';
 

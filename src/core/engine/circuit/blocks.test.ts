@@ -4,6 +4,7 @@ import { hertz } from '../../units';
 import { reduce } from './reduce';
 import { buildSystem, type Phasor } from './system';
 import {
+  Network,
   THIRD_OCTAVES,
   blocks,
   magnitude,
@@ -42,7 +43,7 @@ describe('splitting', () => {
     const split = blocks(nets, nets.branches);
     expect([...split.references]).toEqual([nets.of('p/g')]);
     expect(split.blocks.map((block) => block.nets.length)).toEqual([1, 1, 1, 1]);
-    expect(new Set(split.floor.values()).size).toBe(1);
+    expect(new Set(split.component.values()).size).toBe(1);
   });
   it('what hangs on a net that is not the reference is solved apart too, and added up on the way down', () => {
     // A divider, and behind the resistor that joins two grounds another one, with a supply of its own.
@@ -66,12 +67,13 @@ describe('splitting', () => {
       const first = [resistor('a', 'g', 1000), signal('a', 'g')];
       const second = [resistor('c', 'h', 1000), resistor('c', 'z', 10), resistor('z', 'h', 10)];
       const coil: NetElement = { ...at('a', 'g'), c: 'p/c', d: 'p/h', kind: 'transformer', ratio: 3 };
-      const nets = netsOf(swapped ? [...second, ...first, coil] : [...first, coil, ...second]);
-      const solution = solveAlternating(nets, [], hertz(1000), () => true);
+      const network = new Network(swapped ? [...second, ...first, coil] : [...first, coil, ...second], []);
+      const { nets } = network;
+      const solution = solveAlternating(network, [], hertz(1000), () => true);
       expect(solution.gain('p/s', nets.of('p/c'), nets.of('p/h'))?.re).toBeCloseTo(3, 5);
     }
   });
-  it('a transformer couples two floors into one block, and leaves them two floors', () => {
+  it('a transformer couples two connected components into one block, and leaves them two', () => {
     const nets = netsOf([
       resistor('a', 'g'),
       { ...at('a', 'g'), c: 'p/c', d: 'p/h', kind: 'transformer', ratio: 2 },
@@ -80,7 +82,7 @@ describe('splitting', () => {
     const split = blocks(nets, nets.branches);
     expect(split.references.size).toBe(2);
     expect(split.blocks).toHaveLength(1);
-    expect(new Set(split.floor.values()).size).toBe(2);
+    expect(new Set(split.component.values()).size).toBe(2);
   });
 });
 
@@ -126,8 +128,9 @@ describe('stages', () => {
     paths: { from: string; to: string; gain: number }[],
     node: string,
   ) => {
-    const nets = netsOf(elements);
-    const solution = solveAlternating(nets, paths, hertz(1000), () => true);
+    const network = new Network(elements, []);
+    const { nets } = network;
+    const solution = solveAlternating(network, paths, hertz(1000), () => true);
     return solution.gain('p/s', nets.of(`p/${node}`), nets.of('p/g'));
   };
   it('multiply one behind the other', () => {

@@ -13,22 +13,24 @@ export interface Block {
   /** In place of the nets at which it hangs the branches bear numbers of `zeros`, which are at zero volts. */
   readonly branches: readonly Branch[];
   readonly zeros: ReadonlySet<number>;
+  /** The branch of the rig of which one of the block's is the copy. */
+  readonly original: (branch: Branch) => Branch;
 }
 
 /** A net of a block; its voltage is against the block's own zero. */
-export interface Step {
+export interface NetInBlock {
   readonly block: Block;
   readonly net: number;
 }
 
 export interface Split {
   readonly blocks: readonly Block[];
-  /** One net of each conducting part, its busiest: at zero volts. */
+  /** One net of each connected component, its busiest: at zero volts. */
   readonly references: ReadonlySet<number>;
-  /** Which conducting part a net belongs to: only within one can voltages be compared. */
-  readonly floor: ReadonlyMap<number, string>;
+  /** Which connected component a net belongs to: only within one can voltages be compared. */
+  readonly component: ReadonlyMap<number, string>;
   /** From a net to its reference: the voltages of these nets, each in its block, add up to the net's own. */
-  readonly climb: (net: number) => readonly Step[];
+  readonly path: (net: number) => readonly NetInBlock[];
 }
 
 const key = (net: number) => String(net);
@@ -42,8 +44,8 @@ export const endsOf = (branch: Branch): readonly (readonly [number, number])[] =
       ]
     : [[branch.from, branch.to]];
 
-/** The busiest net of each floor. */
-function chooseReferences(nets: Nets, edges: readonly Edge[], floor: readonly string[]): Set<number> {
+/** The busiest net of each connected component. */
+function chooseReferences(nets: Nets, edges: readonly Edge[], component: readonly string[]): Set<number> {
   const degree = new Array<number>(nets.count).fill(0);
   for (const { from, to } of edges) {
     degree[from] = (degree[from] ?? 0) + 1;
@@ -51,8 +53,9 @@ function chooseReferences(nets: Nets, edges: readonly Edge[], floor: readonly st
   }
   const best = new Map<string, number>();
   for (let net = 0; net < nets.count; net += 1) {
-    const current = best.get(floor[net] ?? '');
-    if (current === undefined || (degree[net] ?? 0) > (degree[current] ?? 0)) best.set(floor[net] ?? '', net);
+    const current = best.get(component[net] ?? '');
+    if (current === undefined || (degree[net] ?? 0) > (degree[current] ?? 0))
+      best.set(component[net] ?? '', net);
   }
   return new Set(best.values());
 }
@@ -108,10 +111,14 @@ function buildBlock(
     .sort((a, b) => a.edge - b.edge);
   const nets = new Set<number>();
   const built: Branch[] = [];
+  const originals = new Map<Branch, Branch>();
   let [last, pairs]: [number, (readonly [number, number])[]] = [-1, []];
   const finish = () => {
     const branch = branches[last];
-    if (branch) built.push(renamed(branch, pairs));
+    if (!branch) return;
+    const copy = renamed(branch, pairs);
+    originals.set(copy, branch);
+    built.push(copy);
   };
   for (const { edge, index } of edges) {
     const winding = windings[edge];
@@ -128,7 +135,12 @@ function buildBlock(
     pairs.push([from, to]);
   }
   finish();
-  return { nets: [...nets], zeros: new Set(group.map(zeroOf)), branches: built };
+  return {
+    nets: [...nets],
+    zeros: new Set(group.map(zeroOf)),
+    branches: built,
+    original: (branch) => originals.get(branch) ?? branch,
+  };
 }
 
 const whole = new WeakMap<Nets, Split>();
@@ -143,12 +155,12 @@ export function allBlocks(nets: Nets): Split {
 /** Splits the nets by the branches given, those that conduct. */
 export function blocks(nets: Nets, branches: readonly Branch[]): Split {
   const windings = windingsOf(branches);
-  const floors = new UnionFind();
-  for (const { from, to } of windings) floors.union(key(from), key(to));
-  const floorOf = Array.from({ length: nets.count }, (_, net) => floors.find(key(net)));
-  const references = chooseReferences(nets, windings, floorOf);
+  const joined = new UnionFind();
+  for (const { from, to } of windings) joined.union(key(from), key(to));
+  const componentOf = Array.from({ length: nets.count }, (_, net) => joined.find(key(net)));
+  const references = chooseReferences(nets, windings, componentOf);
   const components = biconnected(nets.count, windings, references);
-  const home = new Map<number, Step & { readonly root: number }>();
+  const home = new Map<number, NetInBlock & { readonly root: number }>();
   const built = [...coupled(components, windings).values()].map((group) => {
     const block = buildBlock(group, components, windings, branches);
     for (const index of group) {
@@ -160,14 +172,19 @@ export function blocks(nets: Nets, branches: readonly Branch[]): Split {
     }
     return block;
   });
-  const climbs = new Map<number, readonly Step[]>();
-  const climb = (net: number): readonly Step[] => {
-    const known = climbs.get(net);
+  const paths = new Map<number, readonly NetInBlock[]>();
+  const path = (net: number): readonly NetInBlock[] => {
+    const known = paths.get(net);
     if (known) return known;
     const first = home.get(net);
-    const steps = first ? [first, ...climb(first.root)] : [];
-    climbs.set(net, steps);
+    const steps = first ? [first, ...path(first.root)] : [];
+    paths.set(net, steps);
     return steps;
   };
-  return { blocks: built, references, floor: new Map(floorOf.map((floor, net) => [net, floor])), climb };
+  return {
+    blocks: built,
+    references,
+    component: new Map(componentOf.map((component, net) => [net, component])),
+    path,
+  };
 }

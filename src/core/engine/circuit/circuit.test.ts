@@ -1,13 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { dbV, dbVPerPa, dbVToDbU, gainToDb, hertz, ohms, volts } from '../../units';
 import {
+  Network,
   bridgeOn,
   leastResistance,
   magnitude,
-  mergeNets,
   noiseSolver,
   solveAlternating,
-  solveDirect,
   wiring,
   type NetElement,
   type NetPath,
@@ -41,12 +40,12 @@ const signal = (a: string, b: string): NetElement => ({
 });
 
 function circuit(elements: NetElement[], touches: TouchLink[] = []) {
-  const nets = mergeNets({ elements, touches });
-  const net = (node: string) => nets.of(`p/${node}`);
+  const network = new Network(elements, touches);
+  const net = (node: string) => network.nets.of(`p/${node}`);
   return {
-    volts: (plus: string, minus: string) => solveDirect(nets).between(net(plus), net(minus)),
+    volts: (plus: string, minus: string) => network.direct.between(net(plus), net(minus)),
     gainDb: (plus: string, minus: string, frequency = 1000) => {
-      const gain = solveAlternating(nets, [], hertz(frequency), () => true).gain(
+      const gain = solveAlternating(network, [], hertz(frequency), () => true).gain(
         'p/s',
         net(plus),
         net(minus),
@@ -139,9 +138,9 @@ describe('direct current', () => {
 
 describe('noise, 20 Hz–20 kHz', () => {
   const noiseOf = (elements: NetElement[], paths: NetPath[], from: string, to: string) => {
-    const nets = mergeNets({ elements, touches: [] });
-    const port = [nets.of(`p/${from}`), nets.of(`p/${to}`)] as const;
-    return noiseSolver(nets, paths, [port])(...port);
+    const network = new Network(elements, []);
+    const port = [network.nets.of(`p/${from}`), network.nets.of(`p/${to}`)] as const;
+    return noiseSolver(network, paths, [port])(...port);
   };
   it.each([
     [150, -130.96],

@@ -1,22 +1,19 @@
-import type { CircuitElement, Electret, Part, Quantity, SignalSource } from '../../parts';
-import { own } from '../../schema';
+import type { CircuitElement, Electret, Quantity, SignalSource } from '../../parts';
 import { laidParts, settingOf, type LaidPart, type Rig } from '../../rig';
+import { figureOf } from './figure';
+import { contactKey, nodeKey, type NodeKey } from './node-key';
 import type { JointMating, Reading } from '../mate/matings';
 
-/** A node of the whole rig: "placed part/port.contact" or "placed part/inner node". */
-export type NodeKey = string;
-export const nodeKey = (placed: string, node: string): NodeKey => `${placed}/${node}`;
-export const contactKey = (placed: string, port: string, contact: string): NodeKey =>
-  `${placed}/${port}.${contact}`;
+export type { NodeKey } from './node-key';
 
-interface SettledEnds {
+interface RigEnds {
   readonly placed: string;
   readonly a: NodeKey;
   readonly b: NodeKey;
 }
 
-/** A circuit element with its figures settled; its nodes are nodes of the rig. Conductors are resistors here. */
-export type NetElement = SettledEnds &
+/** A circuit element with its figures as the rig has them; its nodes are nodes of the rig. Conductors are resistors here. */
+export type NetElement = RigEnds &
   (
     | { readonly kind: 'wire' }
     | { readonly kind: 'resistor'; readonly ohms: number; readonly conductor: boolean }
@@ -32,6 +29,7 @@ export type NetElement = SettledEnds &
         readonly hears: SignalSource['hears'];
         readonly sensitivity: number;
         readonly noise: number;
+        readonly band?: readonly [number, number];
         readonly needs?: { readonly plus: NodeKey; readonly minus: NodeKey; readonly volts: number };
       }
     | { readonly kind: 'electret'; readonly id: string; readonly capsule: Electret }
@@ -66,31 +64,20 @@ export interface Netlist {
   readonly touches: readonly TouchLink[];
 }
 
-/** The figure of a quantity on this laid part. */
-export function settle(quantity: Quantity, laid: LaidPart): number {
-  if (typeof quantity === 'number') return quantity;
-  if ('perMetre' in quantity) return quantity.perMetre * lengthOf(laid.placed.length, laid.part);
-  if ('knob' in quantity) return Number(settingOf(laid, quantity.knob));
-  const value = own(quantity.values, String(settingOf(laid, quantity.setting)));
-  return value === undefined ? NaN : (value ?? -Infinity);
-}
-
-const lengthOf = (placed: number | undefined, part: Part): number => placed ?? part.length ?? 0;
-
-type Settled<K extends NetElement['kind']> = Omit<Extract<NetElement, { kind: K }>, keyof SettledEnds>;
-type SettlerOf = {
-  readonly [K in NetElement['kind']]: (element: ElementOf<K>, settled: Settling) => Settled<K>;
+type InRig<K extends NetElement['kind']> = Omit<Extract<NetElement, { kind: K }>, keyof RigEnds>;
+type FigurerOf = {
+  readonly [K in NetElement['kind']]: (element: ElementOf<K>, figuring: Figuring) => InRig<K>;
 };
 type ElementOf<K extends NetElement['kind']> = K extends 'resistor'
   ? Extract<CircuitElement, { kind: 'resistor' | 'conductor' }>
   : Extract<CircuitElement, { kind: K }>;
 
-interface Settling {
+interface Figuring {
   readonly figure: (quantity: Quantity) => number;
   readonly key: (node: string) => NodeKey;
 }
 
-const SETTLERS: SettlerOf = {
+const FIGURES: FigurerOf = {
   wire: () => ({ kind: 'wire' }),
   resistor: (e, { figure }) => ({
     kind: 'resistor',
@@ -123,6 +110,7 @@ const SETTLERS: SettlerOf = {
     hears: e.hears,
     sensitivity: figure(e.sensitivity),
     noise: e.noise === undefined ? -Infinity : figure(e.noise),
+    ...(e.band && { band: e.band }),
     ...(e.needs && {
       needs: { plus: key(e.needs.plus), minus: key(e.needs.minus), volts: e.needs.volts },
     }),
@@ -130,18 +118,18 @@ const SETTLERS: SettlerOf = {
   electret: (e, { key }) => ({ kind: 'electret', id: key(e.id), capsule: e }),
 };
 
-function settleElement(element: CircuitElement, laid: LaidPart): NetElement {
+/** A source that a switch keeps silent: muted, not linked. */
+const isMuted = (element: CircuitElement, laid: LaidPart): boolean =>
+  element.kind === 'signal' &&
+  (element.mutedBy ?? []).some(({ setting, is }) => settingOf(laid, setting) === is);
+
+function elementInRig(element: CircuitElement, laid: LaidPart): NetElement {
   const placed = laid.placed.id;
   const key = (node: string) => nodeKey(placed, node);
-  const settling: Settling = { figure: (quantity) => settle(quantity, laid), key };
+  const figuring: Figuring = { figure: (quantity) => figureOf(quantity, laid), key };
   const kind = element.kind === 'conductor' ? 'resistor' : element.kind;
-  const settler = SETTLERS[kind] as (e: CircuitElement, s: Settling) => Settled<NetElement['kind']>;
-  return { placed, a: key(element.a), b: key(element.b), ...settler(element, settling) } as NetElement;
-}
-
-/** Elements of every laid part, settled, as if all of it were powered. */
-export function netElements(rig: Rig): NetElement[] {
-  return laidParts(rig).flatMap((laid) => laid.part.circuit.map((element) => settleElement(element, laid)));
+  const figurer = FIGURES[kind] as (e: CircuitElement, s: Figuring) => InRig<NetElement['kind']>;
+  return { placed, a: key(element.a), b: key(element.b), ...figurer(element, figuring) } as NetElement;
 }
 
 /** Who has power: a port's supply line, and a part's stages. */
@@ -150,28 +138,42 @@ export interface Powered {
   readonly isLive: (placed: string) => boolean;
 }
 
-/** The same elements with what has no power at rest: supplies at 0 V, sound sources silent. */
-export function powerElements(elements: readonly NetElement[], { isFed, isLive }: Powered): NetElement[] {
-  return elements.map((element) => {
-    if (element.kind !== 'supply' && element.kind !== 'signal') return element;
-    const fed =
-      element.kind !== 'supply' || element.fedBy === undefined || isFed(element.placed, element.fedBy);
-    if (fed && isLive(element.placed)) return element;
-    return element.kind === 'supply'
-      ? { ...element, volts: 0 }
-      : { ...element, sensitivity: -Infinity, noise: -Infinity };
+/** An element of a part that has no power: supplies at 0 V, sound sources silent. */
+function atRest(element: NetElement): NetElement {
+  switch (element.kind) {
+    case 'supply':
+      return { ...element, volts: 0 };
+    case 'signal':
+      return { ...element, sensitivity: -Infinity, noise: -Infinity };
+    default:
+      return element;
+  }
+}
+
+/** The elements of a laid part; what has no power is at rest. */
+export function elementsOf(laid: LaidPart, { isFed, isLive }: Powered): NetElement[] {
+  const { id } = laid.placed;
+  const live = isLive(id);
+  return laid.part.circuit.map((element) => {
+    const found = elementInRig(element, laid);
+    const fed = found.kind !== 'supply' || found.fedBy === undefined || isFed(id, found.fedBy);
+    return live && fed && !isMuted(element, laid) ? found : atRest(found);
   });
 }
 
-/** Paths of every laid part that has power, their gains settled; one that is switched off has gain 0. */
-export function netPaths(rig: Rig, isLive: (placed: string) => boolean = () => true): StagePath[] {
+/** Paths of every laid part that has power, their gains as the rig has them; one that is switched off has gain 0. */
+export function netPaths(
+  rig: Rig,
+  { isLive, isFed }: Powered = { isLive: () => true, isFed: () => true },
+): StagePath[] {
   return laidParts(rig).flatMap((laid) => {
     const { id } = laid.placed;
     const key = (node: string) => nodeKey(id, node);
     const needs = laid.part.stagesNeed;
     return (laid.part.paths ?? []).map((path): StagePath => {
-      const decibels = path.gain.reduce<number>((sum, quantity) => sum + settle(quantity, laid), 0);
-      const gain = isLive(id) ? 10 ** (decibels / 20) * (path.inverts ? -1 : 1) : 0;
+      const decibels = path.gain.reduce<number>((sum, quantity) => sum + figureOf(quantity, laid), 0);
+      const works = isLive(id) && (path.fedBy === undefined || isFed(id, path.fedBy));
+      const gain = works ? 10 ** (decibels / 20) * (path.inverts ? -1 : 1) : 0;
       return {
         placed: id,
         from: key(path.from),

@@ -1,5 +1,6 @@
 import type { Contact } from '../../plugs';
-import type { NetElement, Netlist, NodeKey } from './netlist';
+import type { NetElement, Netlist } from './netlist';
+import { contactOf, type NodeKey } from './node-key';
 
 /** One step along the wiring: through a touch of two contacts at a joint, or through an element of a part. */
 export interface Step {
@@ -97,9 +98,6 @@ export interface Bridge {
   readonly plug: Contact;
   readonly jack: readonly [Contact, Contact];
 }
-
-/** The contact part of a "part/port.contact" node. */
-export const contactOf = (node: NodeKey): Contact => node.slice(node.lastIndexOf('.') + 1) as Contact;
 
 /** The first place on a path where it enters and leaves one contact through the same joint. */
 export function bridgeOn(path: readonly Step[]): Bridge | undefined {

@@ -48,7 +48,12 @@ export function reduce(block: Block, keep: ReadonlySet<number>): Reduced {
   const branches = prune(merged, kept);
   const nets = new Set([...branches.flatMap((b) => endsOf(b).flat()), ...[...keep].map(root)]);
   return {
-    block: { nets: [...nets].filter((net) => !atZero.has(net)), branches, zeros: atZero },
+    block: {
+      nets: [...nets].filter((net) => !atZero.has(net)),
+      branches,
+      zeros: atZero,
+      original: (branch) => branch,
+    },
     stands: (net) => (atZero.has(root(net)) ? undefined : root(net)),
   };
 }

@@ -15,7 +15,6 @@ import {
   isAlive,
   magnitude,
   mergeNets,
-  netElements,
   netPaths,
   noiseSolver,
   solveAlternating,
@@ -26,6 +25,8 @@ import {
   type Netlist,
   type NodeKey,
 } from '.';
+import { netElements } from '../../../../testing/net-elements';
+import { Network } from './network';
 import { mateJoints, readings } from '../mate';
 
 /**
@@ -92,16 +93,17 @@ function ngspice({ netlist, source, plus, minus }: Question, alive: (id: string)
 }
 
 function engine({ netlist, source, plus, minus }: Question, alive: (id: string) => boolean): Partial<Answer> {
-  const nets = mergeNets(netlist);
+  const network = new Network(netlist.elements, netlist.touches);
+  const { nets } = network;
   const [p, m] = [nets.of(plus), nets.of(minus)];
   const gains = FREQUENCIES.map((frequency) => {
-    const solution = solveAlternating(nets, netlist.paths, frequency, (s) => alive(s.id));
+    const solution = solveAlternating(network, netlist.paths, frequency, (s) => alive(s.id));
     return magnitude(solution.gain(source, p, m) ?? { re: 0, im: 0 });
   });
   const direct = solveDirect(nets).between(p, m);
   return {
     gains,
-    noise: 10 ** (noiseSolver(nets, netlist.paths, [[p, m]])(p, m) / 20),
+    noise: 10 ** (noiseSolver(network, netlist.paths, [[p, m]])(p, m) / 20),
     ...(direct !== undefined && { direct }),
   };
 }
@@ -144,7 +146,8 @@ function questionsOf(rig: Rig): { question: Question; alive: (id: string) => boo
     ),
   );
   const alive = (id: string) => !dead.has(id);
-  const solution = solveAlternating(nets, netlist.paths, hertz(1000), (s) => alive(s.id));
+  const network = new Network(netlist.elements, netlist.touches);
+  const solution = solveAlternating(network, netlist.paths, hertz(1000), (s) => alive(s.id));
   const sources = netlist.elements.flatMap((e) =>
     e.kind === 'signal' || e.kind === 'electret' ? [e.id] : [],
   );

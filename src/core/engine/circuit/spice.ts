@@ -1,8 +1,9 @@
 import { blocks } from './blocks';
-import { electretCurrent } from './alternating';
-import type { Netlist, NodeKey } from './netlist';
+import { electretCurrent } from './excite';
+import type { Netlist } from './netlist';
+import type { NodeKey } from './node-key';
 import { mergeNets, type Branch, type Nets } from './nets';
-import { FOUR_K_T } from './noise';
+import { FOUR_K_T } from './noise-answers';
 import { SOURCE_RESISTANCE } from './system';
 import { HIGHEST, LOWEST } from './third-octaves';
 

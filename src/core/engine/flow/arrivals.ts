@@ -1,6 +1,7 @@
 import type { LaidPart, Rig } from '../../rig';
 import { dbFs, decibels, type DbFs, type Decibels } from '../../units';
-import type { Evidence } from '../../apps';
+import { EVIDENCE_KINDS, type Evidence } from '../../apps';
+import type { AttachedDevice } from '../bus';
 import { heardBy, isAudible, peakOf, SIDE_WITHIN } from './heard';
 import type { HostInput, InputChannel } from './inputs';
 import { appOf, chooseInput, takeOf, wayOf } from './policy';
@@ -87,19 +88,50 @@ function fromOwnMicrophone(rig: Rig, host: LaidPart, silently: boolean) {
 /** A camera's or recorder's own recording: nothing lies between its input and its file. */
 const RECORDS_ITSELF: Evidence = { kind: 'common practice', date: '2026-11-23' };
 
+/** Whether a source stands at an input of the host that its apps do not get: of a second device, or one that is refused. */
+const standsElsewhere = (
+  inputs: readonly HostInput[],
+  taken: HostInput | undefined,
+  source: string,
+): boolean =>
+  inputs.some(
+    (input) => input !== taken && !input.accepted && input.channels.some((c) => isAudible(c, source)),
+  );
+
+/** What the app's policy rests on, or what is known of the device in that place, whichever is less sure. */
+function weaker(
+  evidence: Evidence,
+  offered: HostInput | undefined,
+  devices: readonly AttachedDevice[],
+): Evidence {
+  const device = devices.find((d) => d.placed === offered?.placed && d.host === offered.host);
+  const kind = device?.evidence;
+  return kind && EVIDENCE_KINDS.indexOf(kind) > EVIDENCE_KINDS.indexOf(evidence.kind)
+    ? { ...evidence, kind }
+    : evidence;
+}
+
 /** What becomes of `source` at a host with these inputs. */
-export function arrivalOf(rig: Rig, host: LaidPart, inputs: readonly HostInput[], source: string): Arrival {
+export function arrivalOf(
+  rig: Rig,
+  host: LaidPart,
+  inputs: readonly HostInput[],
+  source: string,
+  devices: readonly AttachedDevice[] = [],
+): Arrival {
   const app = appOf(host);
   const { input, offered, left } = chooseInput(rig, host, inputs);
   const got = input
     ? fromInput(input, heardBy(host, app, input), source, app?.channels === 'mono')
     : fromOwnMicrophone(rig, host, left === 'own-chosen' || (app?.fallsBack ?? true));
   const way = offered ? wayOf(offered) : 'headset';
+  const elsewhere = got.state === 'listed-silent' && standsElsewhere(inputs, input, source);
   return {
     recorder: host.placed.id,
     app: app?.id ?? host.part.host?.word ?? 'camera',
-    evidence: app ? takeOf(rig, host, app, way).evidence : RECORDS_ITSELF,
+    evidence: weaker(app ? takeOf(rig, host, app, way).evidence : RECORDS_ITSELF, offered, devices),
     source,
     ...got,
+    ...(elsewhere && { state: 'not-listed' as const }),
   };
 }

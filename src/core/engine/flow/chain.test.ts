@@ -37,7 +37,7 @@ describe('the way from a source to a converter', () => {
     const analysis = analyse(layRig(mixer));
     const last = chainOf(mixer).stages.at(-1);
     const [arrival] = analysis.arrives;
-    expect((last?.most ?? 0) - (last?.peak ?? 0)).toBeCloseTo(arrival?.headroom ?? NaN, 6);
+    expect((last?.clipLevel ?? 0) - (last?.peak ?? 0)).toBeCloseTo(arrival?.headroom ?? NaN, 6);
   });
 
   it('tells polarity: the cold leg of a balanced output is the inverted one', () => {

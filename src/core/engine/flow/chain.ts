@@ -8,7 +8,7 @@ import {
   type Phasor,
   type StagePath,
 } from '../circuit';
-import { dbV, gainToDb, milliseconds, type DbV, type Milliseconds } from '../../units';
+import { SINE_CREST, dbV, gainToDb, milliseconds, type DbV, type Milliseconds } from '../../units';
 import type { HostInput } from './inputs';
 import type { VoiceSource } from './sources';
 
@@ -19,8 +19,8 @@ export interface Stage {
   /** RMS and peaks of the source here, dBV. */
   readonly level: DbV;
   readonly peak: DbV;
-  /** Peak dBV at which a sine of the same peak is at the stage's largest output, or at full scale; null where unknown. */
-  readonly most: DbV | null;
+  /** Peak dBV at which the stage clips, or the converter is at full scale; null where unknown. */
+  readonly clipLevel: DbV | null;
   /** Since the sound was made, by digital stages. */
   readonly delay: Milliseconds;
 }
@@ -103,17 +103,17 @@ function stagesOf(tracer: Tracer, source: VoiceSource, crossed: readonly Crossin
     return [
       {
         ...at(sense.placed, 'input', source, gain ? gainToDb(magnitude(gain)) : -Infinity),
-        most: null,
+        clipLevel: null,
         delay: before,
       },
       {
         ...at(drive.placed, 'output', source, tracer.alternating.driven(source.id, drive.id)),
-        most: dbV(drive.clip + 3.0103),
+        clipLevel: dbV(drive.clip + SINE_CREST),
         delay: milliseconds(delay),
       },
     ];
   });
-  return [{ ...at(source.placed, 'source', source, 0), most: null, delay: milliseconds(0) }, ...passed];
+  return [{ ...at(source.placed, 'source', source, 0), clipLevel: null, delay: milliseconds(0) }, ...passed];
 }
 
 /** The chains of one source into every channel of an input that it reaches. */
@@ -133,7 +133,7 @@ export function chainsInto(context: ChainContext, source: VoiceSource, input: Ho
     const stages = stagesOf(tracer, source, crossings(tracer, source, plus, minus));
     const converter: Stage = {
       ...at(input.placed, 'converter', source, gainToDb(magnitude(signal.gain))),
-      most: dbV(signal.rms + source.crest - signal.peak),
+      clipLevel: dbV(signal.rms + source.crest - signal.peak),
       delay: stages.at(-1)?.delay ?? milliseconds(0),
     };
     return [

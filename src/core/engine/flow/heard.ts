@@ -1,8 +1,9 @@
 import { magnitude, plus } from '../circuit';
-import { TRACKS, type App } from '../../apps';
-import { choiceOf, type LaidPart } from '../../rig';
+import type { App } from '../../apps';
+import type { LaidPart } from '../../rig';
 import { dbFs, dbV, decibels, gainToDb, powerSumDb, type DbFs, type Decibels } from '../../units';
 import type { HostInput, InputChannel } from './inputs';
+import { tracksOf } from './policy';
 
 /** Half the voltage, in dB. */
 const HALF = gainToDb(0.5);
@@ -50,21 +51,6 @@ function monoSum([left, right]: readonly InputChannel[]): InputChannel {
     noise,
   };
 }
-
-/** A track of a multitrack project: which input number it records, and whether it is armed. */
-export interface Track {
-  readonly track: number;
-  readonly input: number;
-  readonly armed: boolean;
-}
-
-/** The tracks of the project in a host's app, those that name an input this device has. */
-export const tracksOf = (host: LaidPart): Track[] =>
-  TRACKS.map((track) => ({
-    track,
-    input: Number(choiceOf(host.placed, `track-${track}`)),
-    armed: choiceOf(host.placed, `arm-${track}`) === 'on',
-  }));
 
 /** The channels of an input as the app of this host records them; without an app, as they are. */
 export function heardBy(host: LaidPart, app: App | undefined, input: HostInput): readonly InputChannel[] {

@@ -1,15 +1,15 @@
 import {
   magnitude,
   nodeKey,
-  settle,
+  figureOf,
   type AlternatingSolution,
   type DirectSolution,
   type Nets,
   type Phasor,
 } from '../circuit';
 import type { AttachedDevice } from '../bus';
-import type { BusDevice, Capture, CaptureChannel, Quantity } from '../../parts';
-import { jointAt, jointsOf, settingOf, type LaidPart, type Rig } from '../../rig';
+import { isPlainLink, type BusDevice, type Capture, type CaptureChannel, type Quantity } from '../../parts';
+import { jointAt, jointsOf, settingOf, type LaidPart, type PortRef, type Rig } from '../../rig';
 import {
   dbFs,
   dbV,
@@ -19,6 +19,7 @@ import {
   SINE_CREST,
   type DbFs,
   type DbV,
+  type Decibels,
   type Ohms,
   type Volts,
 } from '../../units';
@@ -62,8 +63,8 @@ export interface HostInput {
   readonly accepted: boolean;
   /** Not turned off by an answer or a switch on the part itself. */
   readonly on: boolean;
-  /** The part of which the host takes no notice, because a socket of it is empty. */
-  readonly unnoticed?: string;
+  /** The socket that is empty, so that the host takes no notice of its part. */
+  readonly unnoticed?: PortRef;
   /** How the accessory registers; absent for a host's own socket. */
   readonly registersAs?: BusDevice['registersAs'];
   readonly sensed?: Sensed;
@@ -74,7 +75,7 @@ export interface InputContext {
   readonly rig: Rig;
   readonly nets: Nets;
   readonly direct: DirectSolution;
-  readonly alternating: AlternatingSolution;
+  readonly alternating: Pick<AlternatingSolution, 'gain'>;
   readonly sources: readonly VoiceSource[];
   readonly laid: ReadonlyMap<string, LaidPart>;
   /** Noise of resistors and stages between two nets, dBV. */
@@ -85,17 +86,17 @@ export interface InputContext {
 const ROUNDING = 1e-7;
 
 /** RMS in dBV to speech peak in dBFS of an input whose full-scale sine has the RMS value `fullScale`. */
-export const peakAt = (rms: DbV, fullScale: DbV, crest: number = SPEECH_CREST): DbFs =>
+export const peakAt = (rms: DbV, fullScale: DbV, crest: Decibels = SPEECH_CREST): DbFs =>
   dbFs(rms + crest - fullScale - SINE_CREST);
 
 /** RMS noise in dBV to dBFS, a full-scale sine being 0 dBFS (AES17-2015). */
-const noiseAt = (rms: number, fullScale: DbV): number => rms - fullScale;
+const noiseAt = (rms: DbV, fullScale: DbV): DbFs => dbFs(rms - fullScale);
 
 /** Full scale of a channel, its gain taken off, dBV. */
 function fullScaleOf(context: InputContext, placed: string, capture: Capture, spec: CaptureChannel): DbV {
   const owner = context.laid.get(placed);
   const gain = (quantity: Quantity | undefined) =>
-    owner && quantity !== undefined ? settle(quantity, owner) : 0;
+    owner && quantity !== undefined ? figureOf(quantity, owner) : 0;
   return dbV(capture.fullScale - gain(capture.gain) - gain(spec.gain));
 }
 
@@ -105,19 +106,18 @@ function channel(
   capture: Capture,
   spec: CaptureChannel,
   number: number,
+  plugged: boolean,
 ): InputChannel {
   const fullScale = fullScaleOf(context, placed, capture, spec);
   const plus = context.nets.of(nodeKey(placed, spec.plus));
   const minus = context.nets.of(nodeKey(placed, spec.minus));
-  const noises: number[] = [
-    noiseAt(capture.noise, fullScale),
-    noiseAt(context.noise(plus, minus), fullScale),
-  ];
+  const noises: DbFs[] = [noiseAt(capture.noise, fullScale)];
+  if (plugged) noises.push(noiseAt(context.noise(plus, minus), fullScale));
   const signals = context.sources.flatMap((source) => {
     const gain = context.alternating.gain(source.id, plus, minus);
     if (!gain || magnitude(gain) < ROUNDING) return [];
     const loss = gainToDb(magnitude(gain));
-    noises.push(noiseAt(source.noise + loss, fullScale));
+    noises.push(noiseAt(dbV(source.noise + loss), fullScale));
     const rms = dbV(source.level + loss);
     return [{ source, rms, peak: peakAt(rms, fullScale, source.crest), gain }];
   });
@@ -140,7 +140,7 @@ export const socketsOf = (capture: Capture): string[] => [
 ];
 
 /** The part on the way to a host's own socket of which the host takes no notice: a socket of it must be in use. */
-function unnoticedAt(context: InputContext, placed: string, port: string): string | undefined {
+function unnoticedAt(context: InputContext, placed: string, port: string): PortRef | undefined {
   const { rig, laid } = context;
   const seen = new Set([placed]);
   const queue = [jointAt(rig, { part: placed, port })];
@@ -150,8 +150,10 @@ function unnoticedAt(context: InputContext, placed: string, port: string): strin
       seen.add(id);
       const part = laid.get(id)?.part;
       if (part?.noticedWith !== undefined)
-        return jointAt(rig, { part: id, port: part.noticedWith }) ? undefined : id;
-      if (part?.family === 'lead' || part?.family === 'adapter') queue.push(...jointsOf(rig, id));
+        return jointAt(rig, { part: id, port: part.noticedWith })
+          ? undefined
+          : { part: id, port: part.noticedWith };
+      if (part && isPlainLink(part)) queue.push(...jointsOf(rig, id));
     }
   }
   return undefined;
@@ -167,16 +169,21 @@ function hostInput(
   const sensed = sense(context, placed, capture);
   const owner = context.laid.get(placed);
   const unnoticed = sensed && unnoticedAt(context, placed, capture.port);
+  const plugged = socketsOf(capture).some(
+    (port) => jointAt(context.rig, { part: placed, port }) !== undefined,
+  );
   return {
     host,
     placed,
     capture,
     accepted,
     on: !capture.on || (owner !== undefined && settingOf(owner, capture.on.setting) === capture.on.is),
-    plugged: socketsOf(capture).some((port) => jointAt(context.rig, { part: placed, port }) !== undefined),
+    plugged,
     ...(unnoticed !== undefined && { unnoticed }),
     ...(sensed && { sensed }),
-    channels: capture.channels.map((spec, index) => channel(context, placed, capture, spec, index + 1)),
+    channels: capture.channels.map((spec, index) =>
+      channel(context, placed, capture, spec, index + 1, plugged),
+    ),
   };
 }
 

@@ -1,14 +1,61 @@
-import { DEFAULT_APP, findApp, type App, type Take, type Way } from '../../apps';
-import { choiceOf, type LaidPart, type PolicyNote, type Rig } from '../../rig';
+import {
+  DEFAULT_APP,
+  findApp,
+  type App,
+  type Chosen,
+  type NumberChoice,
+  type Take,
+  type Way,
+} from '../../apps';
+import { choiceOf, type LaidPart, type PlacedPart, type PolicyNote, type Rig } from '../../rig';
+import { own } from '../../schema';
 import type { HostInput } from './inputs';
 
 /** By which way an input comes to an app: a headset input is sensed, a sound device is not. */
 export const wayOf = (input: HostInput): Way =>
   input.sensed || input.registersAs === 'headset' || input.registersAs === 'analogue' ? 'headset' : 'usb';
 
-/** The app class that records on a host; a camera or recorder records by itself: undefined. */
-export const appOf = (host: LaidPart): App | undefined =>
-  host.part.host?.runsApps ? findApp(host.placed.app ?? DEFAULT_APP) : undefined;
+const isChosen = (placed: PlacedPart, chosen: Chosen | undefined): chosen is Chosen =>
+  chosen !== undefined && choiceOf(placed, chosen.choice) === chosen.is;
+
+const numberChosen = (placed: PlacedPart, { choice, numbers }: NumberChoice): number =>
+  own(numbers, String(choiceOf(placed, choice))) ?? NaN;
+
+/** The app class that records on a host, its channels as its user chose; a camera or recorder records by itself: undefined. */
+export function appOf(host: LaidPart): App | undefined {
+  const app = host.part.host?.runsApps ? findApp(host.placed.app ?? DEFAULT_APP) : undefined;
+  return app && isChosen(host.placed, app.decides.stereo) ? { ...app, channels: 'stereo' } : app;
+}
+
+/** A track of a multitrack project, and the choices by which it is what it is. */
+export interface Track {
+  readonly track: number;
+  readonly input: number;
+  readonly armed: boolean;
+  readonly chosenBy: string;
+  readonly armedBy: string;
+}
+
+/** The tracks of the project in a host's app. */
+export function tracksOf(host: LaidPart): Track[] {
+  const { decides } = appOf(host) ?? {};
+  const count = decides?.trackCount ? numberChosen(host.placed, decides.trackCount) : Infinity;
+  return (decides?.tracks ?? [])
+    .filter(({ track }) => track <= count)
+    .map(({ track, input, armed }) => ({
+      track,
+      input: numberChosen(host.placed, input),
+      armed: isChosen(host.placed, armed),
+      chosenBy: input.choice,
+      armedBy: armed.choice,
+    }));
+}
+
+/** Whether the app on a host plays back what it records, and the choice that says so; undefined where it never does. */
+export function monitoringOf(host: LaidPart | undefined): { on: boolean; choice: string } | undefined {
+  const monitor = host && appOf(host)?.decides.monitor;
+  return monitor && host && { on: isChosen(host.placed, monitor), choice: monitor.choice };
+}
 
 /** The latest note that speaks of this app, host and way; one that names the host before one that does not. */
 function noteOn(rig: Rig, host: LaidPart, app: App, way: Way): PolicyNote | undefined {
@@ -35,13 +82,17 @@ export interface Choice {
   /** What the host offers its apps, taken or not. */
   readonly offered?: HostInput;
   readonly left?: LeftAlone;
+  /** The choice in the app by which it is left alone. */
+  readonly by?: string;
 }
+
+/** Inputs that a host could record from: plugged, accepted, not turned off, and noticed. */
+const isUsable = (input: HostInput): boolean =>
+  input.accepted && input.plugged && input.on && input.unnoticed === undefined;
 
 /** The input that the host offers its apps, or undefined when there is only its own microphone. */
 export function selectInput(host: LaidPart, inputs: readonly HostInput[]): HostInput | undefined {
-  const usable = inputs.filter(
-    (input) => input.accepted && input.plugged && input.on && input.unnoticed === undefined,
-  );
+  const usable = inputs.filter(isUsable);
   return host.part.host?.selects === 'when-plugged'
     ? usable[0]
     : usable.find((input) => (input.sensed ? input.sensed.reading === 'microphone' : true));
@@ -53,7 +104,8 @@ export function chooseInput(rig: Rig, host: LaidPart, inputs: readonly HostInput
   const app = appOf(host);
   if (!offered || !app) return offered ? { offered, input: offered } : {};
   if (!takeOf(rig, host, app, wayOf(offered)).taken) return { offered, left: 'not-taken' };
-  if (choiceOf(host.placed, 'source') === 'own') return { offered, left: 'own-chosen' };
-  if (choiceOf(host.placed, 'reloaded') === 'off') return { offered, left: 'not-reloaded' };
+  const { own: ownChosen, stale } = app.decides;
+  if (isChosen(host.placed, ownChosen)) return { offered, left: 'own-chosen', by: ownChosen.choice };
+  if (isChosen(host.placed, stale)) return { offered, left: 'not-reloaded', by: stale.choice };
   return { offered, input: offered };
 }

@@ -16,6 +16,12 @@ export const SPEECH_CREST: Decibels = decibels(12);
 /** How far the peaks of an instrument or of mixed music lie above its RMS level. Typical. */
 export const PLAYED_CREST: Decibels = decibels(14);
 
+/** What must come through for speech to be heard as it was said, Hz: the range of the articulation index, ANSI S3.5 (from memory). */
+export const SPEECH_BAND: readonly [number, number] = [200, 6300];
+
+/** What an instrument or a mix gives, Hz. Typical: the lowest string of a guitar to the bite of its treble. */
+export const PLAYED_BAND: readonly [number, number] = [82, 5000];
+
 /** Mouth to a worn microphone, and mouth to the recording device held or on a stand. Typical. */
 const WORN = metres(0.2);
 const HELD = metres(1.2);

@@ -1,2 +1,2 @@
-export type { HeardSource, Listener } from './listeners';
+export type { HeardDevice, HeardSource, Listener } from './listeners';
 export { HEARD_LEVEL, listeners, playbackPlaces } from './listeners';

@@ -1,7 +1,16 @@
-import { magnitude, nodeKey, type AlternatingSolution, type Nets, type SoundSource } from '../circuit';
+import {
+  magnitude,
+  nodeKey,
+  plus,
+  type AlternatingSolution,
+  type Nets,
+  type Phasor,
+  type SoundSource,
+} from '../circuit';
 import type { AttachedDevice } from '../bus';
-import { choiceOf, type LaidPart } from '../../rig';
-import { dbV, gainToDb, type DbV } from '../../units';
+import { monitoringOf } from '../flow/policy';
+import type { LaidPart } from '../../rig';
+import { dbV, decibels, gainToDb, type DbV, type Decibels } from '../../units';
 import type { Arrival } from '../flow/arrivals';
 import type { VoiceSource } from '../flow/sources';
 
@@ -14,11 +23,18 @@ export interface HeardSource {
   readonly by: 'direct' | 'app';
 }
 
+/** A host's playback in somebody's ears. */
+export interface HeardDevice {
+  readonly device: string;
+  readonly sides: EarSides;
+  /** What both sides of the playback have in common, in the earpiece that has most of it, against either side alone, dB. */
+  readonly common: Decibels;
+}
+
 /** What a pair of earpieces hears: the playback of hosts, and the intended sources. */
 export interface Listener {
   readonly listener: string;
-  /** `device` is the host that plays. */
-  readonly hears: readonly { readonly device: string; readonly sides: EarSides }[];
+  readonly hears: readonly HeardDevice[];
   readonly sources: readonly HeardSource[];
   /** Hosts whose own output it is plugged to while their playback comes out of another part. */
   readonly moved: readonly { readonly device: string; readonly to: string }[];
@@ -72,14 +88,25 @@ function sidesHeard(
   return sided([...new Set(heard.map((ear) => ear.side))]);
 }
 
-function playbackHeard(context: ListenContext, listener: LaidPart, playing: string): EarSides | undefined {
+/** On which sides a device's playback is heard, and how much of what both sides have in common. */
+function playbackHeard(
+  context: ListenContext,
+  listener: LaidPart,
+  playing: string,
+): Omit<HeardDevice, 'device'> | undefined {
   const outputs = context.playing.filter((s) => s.placed === playing);
-  return sidesHeard(context, listener, (plus, minus) =>
-    outputs.some((s) => {
-      const gain = context.alternating.gain(s.id, plus, minus);
-      return gain !== undefined && magnitude(gain) >= HEARD_FROM;
-    }),
-  );
+  const gainsAt = (plus: number | undefined, minus: number | undefined): Phasor[] =>
+    outputs.flatMap((s) => context.alternating.gain(s.id, plus, minus) ?? []);
+  let common = -Infinity;
+  const sides = sidesHeard(context, listener, (plusNet, minusNet) => {
+    const gains = gainsAt(plusNet, minusNet).filter((gain) => magnitude(gain) >= HEARD_FROM);
+    if (gains.length === 0) return false;
+    const loudest = Math.max(...gains.map(magnitude));
+    const sum = gains.reduce(plus, { re: 0, im: 0 });
+    common = Math.max(common, gainToDb(magnitude(sum) / loudest));
+    return true;
+  });
+  return sides && { sides, common: decibels(common) };
 }
 
 function directlyHeard(context: ListenContext, listener: LaidPart, source: string): EarSides | undefined {
@@ -92,19 +119,15 @@ function directlyHeard(context: ListenContext, listener: LaidPart, source: strin
   );
 }
 
-/** Whether the app on a host plays back what it records. */
-const monitors = (host: LaidPart | undefined): boolean =>
-  host !== undefined && choiceOf(host.placed, 'monitor') === 'on';
-
 function listenerOf(context: ListenContext, listener: LaidPart): Listener {
   const parts = [...new Set(context.playing.map((s) => s.placed))];
   const heard = parts.flatMap((playing) => {
-    const sides = playbackHeard(context, listener, playing);
-    return sides ? [{ playing, sides }] : [];
+    const found = playbackHeard(context, listener, playing);
+    return found ? [{ playing, ...found }] : [];
   });
-  const hears = heard.flatMap(({ playing, sides }) => {
+  const hears = heard.flatMap(({ playing, sides, common }) => {
     const device = context.playsAt.get(playing);
-    return device === undefined ? [] : [{ device, sides }];
+    return device === undefined ? [] : [{ device, sides, common }];
   });
   const moved = heard.flatMap(({ playing }) => {
     const to = [...context.playsAt].find(([, host]) => host === playing)?.[0];
@@ -114,7 +137,7 @@ function listenerOf(context: ListenContext, listener: LaidPart): Listener {
     const direct = directlyHeard(context, listener, source);
     const back = hears.find(
       ({ device }) =>
-        monitors(context.laid.get(device)) &&
+        monitoringOf(context.laid.get(device))?.on === true &&
         context.arrivals.some((a) => a.recorder === device && a.source === source && a.state === 'recorded'),
     );
     return [

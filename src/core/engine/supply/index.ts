@@ -1,3 +1,3 @@
 export { outletAt, suppliedBy } from './power';
 export type { FarPort, Walk } from './walk';
-export { farPort } from './walk';
+export { brokenAt, farPort } from './walk';

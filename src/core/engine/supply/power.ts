@@ -1,4 +1,4 @@
-import { settle } from '../circuit';
+import { figureOf } from '../circuit';
 import type { PowerSource } from '../../parts';
 import { settingOf, type LaidPart } from '../../rig';
 import { farPort, type Walk } from './walk';
@@ -10,7 +10,7 @@ export function outletAt(walk: Walk, placed: string, port: string): number | und
   );
   const laid = far && walk.laid.get(far.placed);
   const outlet = laid?.part.outlets?.find((o) => o.port === far?.port);
-  const gives = laid && outlet ? settle(outlet.gives, laid) : 0;
+  const gives = laid && outlet ? figureOf(outlet.gives, laid) : 0;
   return gives > 0 ? gives : undefined;
 }
 

@@ -1,4 +1,4 @@
-import { contactKey, type NodeKey, type Wiring } from '../circuit';
+import { contactKey, readNode, type NodeKey, type Wiring } from '../circuit';
 import type { LaidPart, Rig } from '../../rig';
 
 /** A rig as the bus walks it. */
@@ -16,12 +16,6 @@ export interface FarPort {
   readonly metres: number;
 }
 
-const split = (node: NodeKey) => {
-  const slash = node.indexOf('/');
-  const dot = node.lastIndexOf('.');
-  return { placed: node.slice(0, slash), port: dot > slash ? node.slice(slash + 1, dot) : '' };
-};
-
 const metresOf = (laid: LaidPart | undefined): number => laid?.placed.length ?? laid?.part.length ?? 0;
 
 /** Where a port's supply (V) or data (D) line leads: the nearest port of another part that `ends` says yes to. */
@@ -37,13 +31,28 @@ export function farPort(
   for (const [node, length] of metres) {
     for (const step of walk.wires.get(node) ?? []) {
       if (metres.has(step.to)) continue;
-      const here = split(step.to);
-      const laid = walk.laid.get(here.placed);
+      const { placed: there, port: socket = '' } = readNode(step.to);
+      const laid = walk.laid.get(there);
       const crosses = step.joint === undefined ? metresOf(laid) : 0;
       metres.set(step.to, length + crosses);
-      if (laid && here.placed !== placed && ends(laid, here.port))
-        return { ...here, metres: metres.get(step.to) ?? 0 };
+      if (laid && there !== placed && ends(laid, socket))
+        return { placed: there, port: socket, metres: metres.get(step.to) ?? 0 };
     }
   }
   return undefined;
+}
+
+/** The last part to which the data line (D) of a port goes, other than its own: the lead in which it ends, or the first that has none. */
+export function brokenAt(walk: Walk, placed: string, port: string): string | undefined {
+  const seen = new Set<NodeKey>([contactKey(placed, port, 'D')]);
+  let last: string | undefined;
+  for (const node of seen) {
+    for (const step of walk.wires.get(node) ?? []) {
+      if (seen.has(step.to)) continue;
+      seen.add(step.to);
+      const { placed: there } = readNode(step.to);
+      if (there !== placed) last = there;
+    }
+  }
+  return last;
 }

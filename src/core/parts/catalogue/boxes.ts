@@ -15,7 +15,8 @@ import type { CircuitElement, Part } from '../model/types';
 const WINDING_OHMS = 60;
 const PRIMARY_HENRIES = 10;
 
-const xlrOut = portWith(['out', 'XLR output', 'xlr-3'], 'plug', 'out', XLR_ROLES);
+const xlrOut = portWith(['out', 'XLR output', 'xlr-3'], 'plug', 'out', XLR_ROLES, 'phantom-microphone');
+const woundOut = portWith(['out', 'XLR output', 'xlr-3'], 'plug', 'out', XLR_ROLES, 'winding');
 const jackIn = portWith(['in', '6.35 mm input', 'ts-6.35'], 'jack', 'in', MONO_ROLES);
 
 /** A transformer with its losses, from (a, b) to (c, d). */
@@ -95,7 +96,7 @@ export const BOXES: readonly Part[] = [
     summary:
       'transformer 12 to 1: high impedance to balanced microphone level; no direct current goes through',
     price: 45,
-    ports: [jackIn, xlrOut],
+    ports: [jackIn, woundOut],
     circuit: [
       ...transformer('', ['in.T', 'in.S'], ['out.2', 'out.3'], 1 / 12, 600),
       // Earth is joined, its lift switch apart; pin 1 is the case.
@@ -211,7 +212,13 @@ export const BOXES: readonly Part[] = [
     summary: 'makes plug-in power for a clip-on microphone out of phantom, and keeps phantom from it',
     price: 40,
     ports: [
-      portWith(['in', 'microphone socket', 'trs-3.5'], 'jack', 'in', { T: 'microphone', S: 'ground' }),
+      portWith(
+        ['in', 'microphone socket', 'trs-3.5'],
+        'jack',
+        'in',
+        { T: 'microphone', S: 'ground' },
+        'plug-in-input',
+      ),
       xlrOut,
     ],
     circuit: [

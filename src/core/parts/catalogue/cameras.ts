@@ -1,4 +1,4 @@
-import { dbV, volts } from '../../units';
+import { dbV } from '../../units';
 import {
   MONO_ROLES,
   STEREO_ROLES,
@@ -15,7 +15,7 @@ import { ownMicrophone } from './hosts';
 import type { CircuitElement, Part, PartPort } from '../model/types';
 
 const SIDES = ['left', 'right'] as const;
-const micJack = portWith(['mic', 'mic jack', 'trs-3.5'], 'jack', 'in', STEREO_ROLES);
+const micJack = portWith(['mic', 'mic jack', 'trs-3.5'], 'jack', 'in', STEREO_ROLES, 'plug-in-input');
 
 /** A stereo microphone jack with plug-in power, 2–5 V through 2.2 kΩ: typical. */
 const micJackCircuit = (impedance: number): CircuitElement[] => [
@@ -59,7 +59,6 @@ const camera = ({ phones, ...plan }: CameraPlan): Part => ({
   ports: [micJack, ...(phones ? [phonesOut('trs-3.5')].map(named('headphone jack')) : [])],
   settings: [knob('gain', 'Microphone level above the first notch', 0, 30, 0)],
   circuit: [...micJackCircuit(10_000), ...(phones ? headphoneJack : [])],
-  bears: ['T', 'R'].map((contact) => ({ plus: `mic.${contact}`, minus: 'mic.S', volts: volts(8) })),
   captures: [
     {
       id: 'mic',
@@ -172,7 +171,7 @@ export const RECORDERS: readonly Part[] = [
     family: 'recorder',
     summary: 'one 3.5 mm jack; a menu says microphone or line',
     price: 80,
-    ports: [portWith(['mic', '3.5 mm jack', 'trs-3.5'], 'jack', 'in', STEREO_ROLES)],
+    ports: [portWith(['mic', '3.5 mm jack', 'trs-3.5'], 'jack', 'in', STEREO_ROLES, 'plug-in-input')],
     settings: [
       {
         kind: 'switch',

@@ -1,6 +1,6 @@
-import { dbV, volts } from '../../units';
+import { dbV } from '../../units';
 import { phonesOut, portWith, usbPort } from '../model/builders';
-import { headsetBears, headsetCapture, headsetCircuit, headsetJack } from '../model/headset-input';
+import { headsetCapture, headsetCircuit, headsetJack } from '../model/headset-input';
 import { ownMicrophone } from './hosts';
 import type { CircuitElement, Host, Part, PartSetting } from '../model/types';
 
@@ -52,7 +52,6 @@ export const COMPUTERS: readonly Part[] = [
     ],
     settings: [ASKED],
     circuit: headsetCircuit('jack', 'ctia'),
-    bears: headsetBears('jack', 'ctia'),
     captures: [{ ...headsetCapture('jack', 'ctia'), on: { setting: 'asked', is: 'headset' } }],
     outlets: [
       { port: 'usb-a', gives: 900 },
@@ -70,11 +69,17 @@ export const COMPUTERS: readonly Part[] = [
     summary: 'its microphone socket takes the plain TRS lead',
     price: 600,
     ports: [
-      portWith(['mic', 'microphone socket', 'trs-3.5'], 'jack', 'in', {
-        T: 'microphone',
-        R: 'bias',
-        S: 'ground',
-      }),
+      portWith(
+        ['mic', 'microphone socket', 'trs-3.5'],
+        'jack',
+        'in',
+        {
+          T: 'microphone',
+          R: 'bias',
+          S: 'ground',
+        },
+        'plug-in-input',
+      ),
       phonesOut('trs-3.5'),
       usbPort('usb-1', 'USB-A port 1', 'usb-a', 'jack'),
       usbPort('usb-2', 'USB-A port 2', 'usb-a', 'jack'),
@@ -89,7 +94,6 @@ export const COMPUTERS: readonly Part[] = [
       { kind: 'wire', a: 'mic.S', b: 'phones.S' },
       ...playback,
     ],
-    bears: [{ plus: 'mic.T', minus: 'mic.S', volts: volts(6) }],
     captures: [
       {
         id: 'mic',

@@ -1,6 +1,6 @@
 import { milliamps } from '../../units';
 import { EIGHT_PIN_ROLES, USB_ROLES, usbPort } from '../model/builders';
-import { headsetBears, headsetCapture, headsetCircuit, headsetJack } from '../model/headset-input';
+import { headsetCapture, headsetCircuit, headsetJack } from '../model/headset-input';
 import type { BusDevice, Part, PartPort } from '../model/types';
 
 const eightPin: PartPort = {
@@ -10,6 +10,7 @@ const eightPin: PartPort = {
   gender: 'plug',
   direction: 'both',
   roles: EIGHT_PIN_ROLES,
+  bears: 'digital',
 };
 const usbC: PartPort = { ...eightPin, name: 'USB-C plug', connector: 'usb-c', roles: USB_ROLES };
 
@@ -22,21 +23,22 @@ interface DonglePlan {
   readonly registersAs: BusDevice['registersAs'];
   readonly authenticated: boolean;
   readonly draw: number;
+  readonly worksIn?: readonly string[];
 }
 
 /** A headset jack at the end of a digital plug, or of an analogue one. */
-const dongle = ({ plug, registersAs, authenticated, draw, ...rest }: DonglePlan): Part => ({
+const dongle = ({ plug, registersAs, authenticated, draw, worksIn, ...rest }: DonglePlan): Part => ({
   ...rest,
   family: 'dongle',
   ports: [headsetJack('jack', 'ctia'), plug],
   circuit: headsetCircuit('jack', 'ctia', 'plug'),
-  bears: headsetBears('jack', 'ctia'),
   captures: [headsetCapture('jack', 'ctia')],
   // Draw: typical.
   bus: {
     port: 'plug',
     registersAs,
     authenticated,
+    ...(worksIn && { worksIn }),
     draw: milliamps(draw),
     captures: ['headset'],
     plays: true,
@@ -95,5 +97,20 @@ export const DONGLES: readonly Part[] = [
     authenticated: false,
     draw: 0,
   }),
-  { ...withCharging, ports: [...withCharging.ports, usbPort('charge', 'charging socket', 'usb-c', 'jack')] },
+  dongle({
+    id: 'dongle-8-pin-one-app',
+    name: 'Headset dongle, 8-pin, works in one recorder only',
+    summary: 'has no chip; its maker’s recorder takes it all the same, and nothing else does',
+    price: 8,
+    plug: eightPin,
+    registersAs: 'headset',
+    authenticated: false,
+    draw: 10,
+    worksIn: ['recorder-app'],
+  }),
+  {
+    ...withCharging,
+    passesCharge: ['charge'],
+    ports: [...withCharging.ports, usbPort('charge', 'charging socket', 'usb-c', 'jack')],
+  },
 ];

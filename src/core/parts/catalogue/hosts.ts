@@ -1,13 +1,7 @@
 import { dbSpl } from '../../units';
-import { EIGHT_PIN_ROLES, usbPort } from '../model/builders';
-import {
-  headsetBears,
-  headsetCapture,
-  headsetCircuit,
-  headsetJack,
-  type HeadsetPinout,
-} from '../model/headset-input';
-import type { OwnMicrophone, Part } from '../model/types';
+import { EIGHT_PIN_ROLES, knob, portWith, usbPort } from '../model/builders';
+import { headsetCapture, headsetCircuit, headsetJack, type HeadsetPinout } from '../model/headset-input';
+import type { Host, HostPort, OwnMicrophone, Part, PartPort } from '../model/types';
 
 /**
  * 90 dB SPL at 1 kHz gives RMS 2500 of 32768, −22.35 dB (Android Compatibility Definition, audio recording). The
@@ -27,8 +21,9 @@ const phoneWithJack = (pinout: HeadsetPinout, name: string, summary: string): Pa
   summary,
   price: 250,
   ports: [headsetJack('jack', pinout)],
-  circuit: headsetCircuit('jack', pinout),
-  bears: headsetBears('jack', pinout),
+  // Its own volume sets what it plays into a mixer: start low.
+  settings: [knob('volume', 'Volume', -60, 0, 0)],
+  circuit: headsetCircuit('jack', pinout, undefined, { knob: 'volume' }),
   captures: [headsetCapture('jack', pinout)],
   host: {
     word: 'phone',
@@ -38,6 +33,17 @@ const phoneWithJack = (pinout: HeadsetPinout, name: string, summary: string): Pa
     runsApps: true,
   },
 });
+
+/** A bare 8-pin port feeds about 100 mA, up to 200 of some: typical, from memory. */
+const EIGHT_PIN_PORT: HostPort = {
+  port: 'port',
+  feeds: { typical: 100, least: 100, most: 200 },
+  data: true,
+  wantsAuthentication: true,
+};
+
+/** A configured USB 2.0 device may draw 500 mA (USB 2.0, 7.2.1); what phones allow varies. */
+const USB_C_PORT: HostPort = { port: 'port', feeds: 500, data: true, wantsAuthentication: false };
 
 const eightPinHost = (id: string, name: string, word: 'phone' | 'tablet', price: number): Part => ({
   id,
@@ -53,6 +59,7 @@ const eightPinHost = (id: string, name: string, word: 'phone' | 'tablet', price:
       gender: 'jack',
       direction: 'both',
       roles: EIGHT_PIN_ROLES,
+      bears: 'digital',
     },
   ],
   circuit: [],
@@ -60,8 +67,7 @@ const eightPinHost = (id: string, name: string, word: 'phone' | 'tablet', price:
     word,
     ownMicrophone: ownMicrophone(`the ${word}’s own microphone`),
     selects: 'when-detected',
-    // A bare 8-pin port feeds about 100 mA (typical, from memory).
-    busPorts: [{ port: 'port', feeds: 100, data: true, wantsAuthentication: true }],
+    busPorts: [EIGHT_PIN_PORT],
     runsApps: true,
   },
 });
@@ -88,10 +94,32 @@ const usbCHost = (
     ownMicrophone: ownMicrophone(`the ${word}’s own microphone`),
     selects: 'when-detected',
     runsApps: true,
-    // A configured USB 2.0 device may draw 500 mA (USB 2.0, 7.2.1); what phones allow varies.
-    busPorts: [{ port: 'port', feeds: 500, data: true, wantsAuthentication: false, analogue }],
+    busPorts: [{ ...USB_C_PORT, analogue }],
   },
 });
+
+/** A phone or tablet with a headset jack, and a digital port beside it. */
+const both = (
+  id: string,
+  name: string,
+  word: 'phone' | 'tablet',
+  price: number,
+  port: PartPort,
+  busPort: HostPort,
+): Part => {
+  const { host, ...base } = phoneWithJack(
+    'ctia',
+    name,
+    'a headset jack, and a port beside it that charges meanwhile',
+  );
+  const own: Host = {
+    ...(host as Host),
+    word,
+    ownMicrophone: ownMicrophone(`the ${word}’s own microphone`),
+    busPorts: [busPort],
+  };
+  return { ...base, id, price, ports: [...base.ports, port], host: own };
+};
 
 export const HOSTS: readonly Part[] = [
   phoneWithJack(
@@ -117,4 +145,20 @@ export const HOSTS: readonly Part[] = [
   usbCHost('phone-usb-c', 'Phone, USB-C port', 'phone', 400, false),
   usbCHost('phone-usb-c-analogue', 'Phone, USB-C port with analogue mode', 'phone', 350, true),
   usbCHost('tablet-usb-c', 'Tablet, USB-C port', 'tablet', 450, false),
+  both(
+    'phone-jack-usb-c',
+    'Phone, headset jack and USB-C port',
+    'phone',
+    300,
+    usbPort('port', 'USB-C port', 'usb-c', 'jack'),
+    USB_C_PORT,
+  ),
+  both(
+    'tablet-jack-8-pin',
+    'Tablet, headset jack and 8-pin port',
+    'tablet',
+    350,
+    portWith(['port', '8-pin port', '8-pin'], 'jack', 'both', EIGHT_PIN_ROLES),
+    EIGHT_PIN_PORT,
+  ),
 ];

@@ -1,6 +1,18 @@
 import { milliamps } from '../../units';
-import { EIGHT_PIN_ROLES, onOff, portWith, usbPort } from '../model/builders';
+import {
+  EIGHT_PIN_ROLES,
+  oneOf,
+  onOff,
+  phonesOut,
+  playbackInto,
+  portWith,
+  stereoOutput,
+  usbPort,
+} from '../model/builders';
 import type { BusSocket, Part } from '../model/types';
+
+/** What bare 8-pin adapters give: about 100 mA, up to 200 of some. Typical, from memory. */
+const BARE = { typical: 100, least: 100, most: 200 } as const;
 
 const charger = onOff('charger', 'Charger in its socket', 'off');
 const supply = onOff('supply', 'Mains supply', 'off');
@@ -29,7 +41,7 @@ export const HOST_ADAPTERS: readonly Part[] = [
     // With a charger about 500 mA, bare about 100 mA: typical, from memory.
     hub: {
       upstream: 'plug',
-      sockets: [{ port: 'usb', feeds: { supplied: 500, bare: 100 }, data: true }],
+      sockets: [{ port: 'usb', feeds: { supplied: 500, bare: BARE }, data: true }],
       authenticated: true,
       supplied: [{ setting: 'charger', is: 'on' }, { port: 'charge' }],
       ownDraw: milliamps(0),
@@ -49,7 +61,7 @@ export const HOST_ADAPTERS: readonly Part[] = [
     // About 100 mA: typical, from memory.
     hub: {
       upstream: 'plug',
-      sockets: [{ port: 'usb', feeds: 100, data: true }],
+      sockets: [{ port: 'usb', feeds: BARE, data: true }],
       authenticated: true,
       ownDraw: milliamps(0),
     },
@@ -81,12 +93,13 @@ export const HUBS: readonly Part[] = [
     id: 'hub-usb-a',
     name: 'USB hub, USB-A plug',
     family: 'hub',
+    stands: 'table',
     summary: 'two USB-C and one USB-A sockets; its own mains supply can be plugged in',
     price: 28,
     ports: [
       usbPort('plug', 'USB-A plug', 'usb-a', 'plug'),
-      usbPort('one', 'USB-C socket 1', 'usb-c', 'jack'),
-      usbPort('two', 'USB-C socket 2', 'usb-c', 'jack'),
+      oneOf('socket', usbPort('one', 'USB-C socket 1', 'usb-c', 'jack')),
+      oneOf('socket', usbPort('two', 'USB-C socket 2', 'usb-c', 'jack')),
       usbPort('three', 'USB-A socket', 'usb-a', 'jack'),
     ],
     settings: [supply],
@@ -103,13 +116,14 @@ export const HUBS: readonly Part[] = [
     id: 'hub-usb-c',
     name: 'USB hub, USB-C plug, charge-through',
     family: 'hub',
+    stands: 'table',
     summary: 'three USB-A sockets and a charging socket',
     price: 30,
     ports: [
       usbPort('plug', 'USB-C plug', 'usb-c', 'plug'),
-      usbPort('one', 'USB-A socket 1', 'usb-a', 'jack'),
-      usbPort('two', 'USB-A socket 2', 'usb-a', 'jack'),
-      usbPort('three', 'USB-A socket 3', 'usb-a', 'jack'),
+      oneOf('socket', usbPort('one', 'USB-A socket 1', 'usb-a', 'jack')),
+      oneOf('socket', usbPort('two', 'USB-A socket 2', 'usb-a', 'jack')),
+      oneOf('socket', usbPort('three', 'USB-A socket 3', 'usb-a', 'jack')),
       usbPort('charge', 'charging socket', 'usb-c', 'jack'),
     ],
     circuit: [],
@@ -122,14 +136,54 @@ export const HUBS: readonly Part[] = [
     },
   },
   {
+    id: 'hub-usb-c-phones',
+    name: 'USB hub, USB-C plug, headphone socket',
+    family: 'hub',
+    stands: 'table',
+    summary: 'two USB-A sockets and a headphone socket of its own, into which playback moves',
+    price: 32,
+    ports: [
+      usbPort('plug', 'USB-C plug', 'usb-c', 'plug'),
+      oneOf('socket', usbPort('one', 'USB-A socket 1', 'usb-a', 'jack')),
+      oneOf('socket', usbPort('two', 'USB-A socket 2', 'usb-a', 'jack')),
+      phonesOut('trs-3.5'),
+    ],
+    circuit: [
+      ...playbackInto(-3),
+      ...stereoOutput('phones', ['phones-left', 'phones-right'], 10, -3),
+      { kind: 'wire', a: 'phones.S', b: 'ground' },
+    ],
+    paths: (['left', 'right'] as const).map((side) => ({
+      from: `play-${side}`,
+      to: `phones-${side}`,
+      gain: [0],
+    })),
+    power: [{ port: 'plug' }],
+    bus: {
+      port: 'plug',
+      registersAs: 'audio',
+      authenticated: false,
+      draw: 50,
+      captures: [],
+      plays: true,
+    },
+    hub: {
+      upstream: 'plug',
+      sockets: ['one', 'two'].map((port) => hubSocket(port)),
+      authenticated: false,
+      ownDraw: milliamps(100),
+    },
+  },
+  {
     id: 'hub-unpowered',
     name: 'USB hub, USB-A plug, no supply',
     family: 'hub',
+    stands: 'table',
     summary: 'four USB-A sockets that share what the host gives',
     price: 12,
     ports: [
       usbPort('plug', 'USB-A plug', 'usb-a', 'plug'),
-      ...[1, 2, 3, 4].map((n) => usbPort(`s${n}`, `USB-A socket ${n}`, 'usb-a', 'jack')),
+      ...[1, 2, 3, 4].map((n) => oneOf('socket', usbPort(`s${n}`, `USB-A socket ${n}`, 'usb-a', 'jack'))),
     ],
     circuit: [],
     hub: {
@@ -143,6 +197,7 @@ export const HUBS: readonly Part[] = [
     id: 'hub-powered-odd',
     name: 'Powered USB hub with odd sockets',
     family: 'hub',
+    stands: 'table',
     summary: 'mains supply; one socket with a charge mark and no data, one with a switch of its own',
     price: 36,
     ports: [

@@ -5,6 +5,7 @@ import {
   jackInput,
   knob,
   lineOrInstrument,
+  oneOf,
   microphoneInput,
   onOff,
   ontoBalanced,
@@ -35,6 +36,10 @@ const SIDES = ['left', 'right'] as const;
 const FULL_SCALE = dbV(7.8);
 const CONVERTER_NOISE = dbV(-105);
 
+/** Full-scale playback, 0 dBV inside, leaves at +4 dBV; what fills the converter leaves as loud. Typical. */
+const PLAYBACK_OUT = 4;
+const DIRECT_OUT = PLAYBACK_OUT - FULL_SCALE;
+
 interface InterfacePlan {
   readonly id: string;
   readonly name: string;
@@ -61,7 +66,10 @@ function comboInput(n: number, phantomFedBy: string) {
     knob(`gain-${n}`, `Gain ${n}`, 0, 56, 30),
     lineOrInstrument(`kind-${n}`, `Input ${n}, 6.35 mm socket`),
   ];
-  const ports = [xlrIn(`mic-${n}`, `XLR input ${n}`), jackIn(`line-${n}`, `6.35 mm input ${n}`)];
+  const ports = [
+    oneOf('microphone', xlrIn(`mic-${n}`, `XLR input ${n}`)),
+    oneOf('jack', jackIn(`line-${n}`, `6.35 mm input ${n}`)),
+  ];
   const circuit: CircuitElement[] = [
     ...microphoneInput(`mic-${n}`, 'phantom', `xlr-${n}`, phantomFedBy),
     ...jackInput(`line-${n}`, `jack-${n}`, `kind-${n}`),
@@ -94,19 +102,32 @@ function comboInput(n: number, phantomFedBy: string) {
       },
     ]),
   ];
-  return { settings, ports, circuit, paths };
+  return { settings, ports, circuit, paths, direct: directOf(n) };
 }
+
+/** The direct microphone in the line outputs, beside the playback, by the same switch as in the headphones. */
+const directOf = (n: number): GainPath[] =>
+  SIDES.flatMap((side) => [
+    ...ontoBalanced(`xlr-${n}`, `main-${side}`, [{ knob: `gain-${n}` }, when('direct'), DIRECT_OUT]),
+    ...ontoBalanced(`jack-${n}`, `main-${side}`, [
+      { knob: `gain-${n}` },
+      { setting: `kind-${n}`, values: { line: -26, instrument: -6 } },
+      when('direct'),
+      DIRECT_OUT,
+    ]),
+  ]);
 
 /** A line input without a preamplifier. */
 function lineInput(n: number) {
   return {
     settings: [],
-    ports: [jackIn(`line-${n}`, `6.35 mm input ${n}`)],
+    ports: [oneOf('line', jackIn(`line-${n}`, `6.35 mm input ${n}`))],
     circuit: [
       ...jackInput(`line-${n}`, `jack-${n}`),
       { kind: 'drive', id: `adc-${n}`, a: `adc-${n}`, b: 'ground', ohms: 100, clip: 30 } as const,
     ],
     paths: [{ from: `jack-${n}`, to: `adc-${n}`, gain: [-4] }],
+    direct: [] as GainPath[],
   };
 }
 
@@ -142,6 +163,7 @@ function interfacePart(plan: InterfacePlan): Part {
     family: 'interface',
     summary: plan.summary,
     price: plan.price,
+    ...(count > 1 && { stands: 'table' as const }),
     ports: [
       ...inputs.flatMap((input) => input.ports),
       plan.usb,
@@ -168,7 +190,8 @@ function interfacePart(plan: InterfacePlan): Part {
     paths: [
       ...inputs.flatMap((input) => input.paths),
       ...SIDES.map((side) => ({ from: `play-${side}`, to: `phones-${side}`, gain: [{ knob: 'phones' }] })),
-      ...outputs.flatMap((side) => ontoBalanced(`play-${side}`, `main-${side}`, [4])),
+      ...outputs.flatMap((side) => ontoBalanced(`play-${side}`, `main-${side}`, [PLAYBACK_OUT])),
+      ...(outputs.length > 0 ? inputs.flatMap((input) => input.direct) : []),
     ],
     captures: [
       {

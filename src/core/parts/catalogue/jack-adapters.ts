@@ -89,4 +89,14 @@ export const JACK_ADAPTERS: readonly Part[] = [
       ['two.S', 'plug.S'],
     ],
   }),
+  {
+    id: 'plug-dummy-trs',
+    name: 'Dummy plug, 3.5 mm TRS',
+    family: 'adapter',
+    summary:
+      'fills a socket and carries nothing: for a box that is noticed only while something is plugged in',
+    price: 3,
+    ports: [through('plug', 'plug', 'trs-3.5', 'plug')],
+    circuit: [],
+  },
 ];

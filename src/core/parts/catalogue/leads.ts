@@ -45,12 +45,30 @@ const headphoneSocket = {
   gender: 'jack',
   direction: 'out',
   roles: { T: 'left', R: 'right', S: 'ground' },
+  bears: 'passes',
 } as const;
 const toHeadphones = wired('plug', 'phones', [
   ['T', 'T'],
   ['R1', 'R'],
   ['R2', 'S'],
 ]);
+
+const MICS = ['one', 'two'] as const;
+const micSocket = (id: string): PartPort => ({
+  id,
+  name: `microphone socket ${id}`,
+  connector: 'trs-3.5',
+  gender: 'jack',
+  direction: 'in',
+  roles: { T: 'microphone', S: 'ground' },
+  bears: 'passes',
+  alike: 'microphone',
+});
+const fromMic = (id: string) =>
+  wired('plug', id, [
+    ['S', 'T'],
+    ['R2', 'S'],
+  ]);
 
 export const SPLITTERS: readonly Part[] = [
   {
@@ -68,6 +86,7 @@ export const SPLITTERS: readonly Part[] = [
         gender: 'jack',
         direction: 'in',
         roles: { T: 'microphone', S: 'ground' },
+        bears: 'passes',
       },
       headphoneSocket,
     ],
@@ -94,6 +113,7 @@ export const SPLITTERS: readonly Part[] = [
         gender: 'jack',
         direction: 'in',
         roles: { R2: 'ground', S: 'microphone' },
+        bears: 'passes',
       },
       headphoneSocket,
     ],
@@ -111,22 +131,16 @@ export const SPLITTERS: readonly Part[] = [
     family: 'splitter',
     summary: 'two TRS microphone sockets on one microphone contact; both are heard as one',
     price: 14,
-    ports: [
-      headsetPlug,
-      ...(['one', 'two'] as const).map((id): PartPort => ({
-        id,
-        name: `microphone socket ${id}`,
-        connector: 'trs-3.5',
-        gender: 'jack',
-        direction: 'in',
-        roles: { T: 'microphone', S: 'ground' },
-      })),
-    ],
-    circuit: (['one', 'two'] as const).flatMap((id) =>
-      wired('plug', id, [
-        ['S', 'T'],
-        ['R2', 'S'],
-      ]),
-    ),
+    ports: [headsetPlug, ...MICS.map(micSocket)],
+    circuit: MICS.flatMap(fromMic),
+  },
+  {
+    id: 'splitter-two-mics-phones',
+    name: 'Headset splitter, two microphone sockets and headphones',
+    family: 'splitter',
+    summary: 'two TRS microphone sockets on one microphone contact, and a headphone socket',
+    price: 18,
+    ports: [headsetPlug, ...MICS.map(micSocket), headphoneSocket],
+    circuit: [...MICS.flatMap(fromMic), ...toHeadphones],
   },
 ];

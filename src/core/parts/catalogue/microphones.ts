@@ -1,7 +1,7 @@
 import { dbV, dbVPerPa, ohms, volts } from '../../units';
 import { STEREO_ROLES, onOff, portWith } from '../model/builders';
+import type { MaximumKind } from '../model/maximums';
 import type { CircuitElement, Ear, Part, PartPort } from '../model/types';
-import { CAPSULE_BEARS } from './receivers';
 
 /** Clip-on electret with plug-in power, two wires. Typical: −42 dBV/Pa across 2.2 kΩ, 1.6 kΩ at direct current. */
 const capsule = (drain: string, source: string, sensitivity = -42): CircuitElement => ({
@@ -28,13 +28,10 @@ const ears = (left: string, right: string, ground: string): Ear[] => [
   { side: 'left', plus: left, minus: ground },
   { side: 'right', plus: right, minus: ground },
 ];
-const bears = (plus: string, minus: string): NonNullable<Part['bears']> => [
-  { plus, minus, volts: CAPSULE_BEARS },
-];
-
 const trrsPlug = (direction: PartPort['direction'], roles: PartPort['roles']) =>
-  portWith(['plug', 'plug', 'trrs-3.5'], 'plug', direction, roles);
-const trsPlug = (roles: PartPort['roles']) => portWith(['plug', 'plug', 'trs-3.5'], 'plug', 'out', roles);
+  portWith(['plug', 'plug', 'trrs-3.5'], 'plug', direction, roles, 'electret');
+const trsPlug = (roles: PartPort['roles'], bears: MaximumKind = 'electret') =>
+  portWith(['plug', 'plug', 'trs-3.5'], 'plug', 'out', roles, bears);
 
 /** A headset: two earpieces and a capsule, microphone and ground where its wiring has them. */
 const headset = (id: string, name: string, summary: string, ground: 'R2' | 'S'): Part => {
@@ -43,6 +40,7 @@ const headset = (id: string, name: string, summary: string, ground: 'R2' | 'S'):
     id,
     name,
     family: 'headphones',
+    stands: 'worn',
     summary,
     price: 15,
     ports: [trrsPlug('both', { T: 'left', R1: 'right', [ground]: 'ground', [microphone]: 'microphone' })],
@@ -52,7 +50,6 @@ const headset = (id: string, name: string, summary: string, ground: 'R2' | 'S'):
       earpiece('plug.R1', `plug.${ground}`),
     ],
     ears: ears('plug.T', 'plug.R1', `plug.${ground}`),
-    bears: bears(`plug.${microphone}`, `plug.${ground}`),
   };
 };
 
@@ -60,9 +57,10 @@ const headphones = (id: string, name: string, connector: 'trs-3.5' | 'trs-6.35')
   id,
   name,
   family: 'headphones',
+  stands: 'worn',
   summary: 'two earpieces, no microphone',
   price: 25,
-  ports: [portWith(['plug', 'plug', connector], 'plug', 'in', STEREO_ROLES)],
+  ports: [portWith(['plug', 'plug', connector], 'plug', 'in', STEREO_ROLES, 'earpiece')],
   circuit: [earpiece('plug.T', 'plug.S'), earpiece('plug.R', 'plug.S')],
   ears: ears('plug.T', 'plug.R', 'plug.S'),
 });
@@ -70,23 +68,23 @@ const headphones = (id: string, name: string, connector: 'trs-3.5' | 'trs-6.35')
 export const MICROPHONES: readonly Part[] = [
   {
     id: 'clip-on-trrs',
+    stands: 'worn',
     name: 'Clip-on microphone, TRRS plug',
     family: 'microphone',
     summary: 'electret on a lead, wired for current (CTIA) headset jacks',
     price: 20,
     ports: [trrsPlug('out', { R2: 'ground', S: 'microphone' })],
     circuit: [capsule('plug.S', 'plug.R2')],
-    bears: bears('plug.S', 'plug.R2'),
   },
   {
     id: 'clip-on-trs',
+    stands: 'worn',
     name: 'Clip-on microphone, TRS plug',
     family: 'microphone',
     summary: 'electret on a lead, for packs and cameras with plug-in power',
     price: 20,
     ports: [trsPlug({ T: 'microphone', S: 'ground' })],
     circuit: [capsule('plug.T', 'plug.S'), { kind: 'wire', a: 'plug.T', b: 'plug.R' }],
-    bears: bears('plug.T', 'plug.S'),
   },
   {
     id: 'camera-top-pip',
@@ -96,7 +94,6 @@ export const MICROPHONES: readonly Part[] = [
     price: 60,
     ports: [trsPlug({ T: 'left', R: 'right', S: 'ground' })],
     circuit: [capsule('plug.T', 'plug.S', -38), { kind: 'wire', a: 'plug.T', b: 'plug.R' }],
-    bears: bears('plug.T', 'plug.S'),
   },
   {
     id: 'camera-top-self',
@@ -104,7 +101,7 @@ export const MICROPHONES: readonly Part[] = [
     family: 'microphone',
     summary: 'own battery; a hot output that wants a low camera gain',
     price: 120,
-    ports: [trsPlug({ T: 'left', R: 'right', S: 'ground' })],
+    ports: [trsPlug({ T: 'left', R: 'right', S: 'ground' }, 'output')],
     settings: [
       {
         kind: 'switch',
@@ -135,6 +132,23 @@ export const MICROPHONES: readonly Part[] = [
       { kind: 'wire', a: 'plug.T', b: 'plug.R' },
       { kind: 'resistor', a: 'plug.T', b: 'plug.S', ohms: 10_000 },
     ],
+  },
+  {
+    id: 'camera-top-lead-off',
+    name: 'Camera-top microphone, lead comes off',
+    family: 'microphone',
+    summary: 'short shotgun on plug-in power; its own lead can be changed for one that fits elsewhere',
+    price: 70,
+    ports: [
+      portWith(
+        ['out', '3.5 mm socket', 'trs-3.5'],
+        'jack',
+        'out',
+        { T: 'left', R: 'right', S: 'ground' },
+        'electret',
+      ),
+    ],
+    circuit: [capsule('out.T', 'out.S', -38), { kind: 'wire', a: 'out.T', b: 'out.R' }],
   },
   headset(
     'headset-ctia',

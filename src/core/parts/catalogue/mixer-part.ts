@@ -16,6 +16,8 @@ import {
   usbPort,
   when,
   xlrIn,
+  XLR_ROLES,
+  oneOf,
 } from '../model/builders';
 import type { CircuitElement, GainPath, Part, PartPort, PartSetting, Quantity } from '../model/types';
 
@@ -65,6 +67,8 @@ export interface MixerPlan {
   readonly phone?: boolean;
   /** Outputs are RCA sockets too. */
   readonly tape?: boolean;
+  /** What the main outputs are; 6.35 mm sockets where absent. `rca`: the mix leaves by RCA alone. */
+  readonly main?: 'xlr' | 'rca';
 }
 
 interface Channel {
@@ -92,7 +96,7 @@ function micChannel(n: number, plan: MixerPlan): Channel {
   const id = `mic-${n}`;
   return {
     id,
-    ports: [xlrIn(id, `microphone input ${n}`)],
+    ports: [oneOf('microphone', xlrIn(id, `microphone input ${n}`))],
     settings: [
       knob(`gain-${n}`, `Microphone ${n}: gain`, 0, 60, 36),
       panSwitch(id, `Microphone ${n}`),
@@ -110,7 +114,7 @@ function pairChannel(n: number, plan: MixerPlan): Channel {
   const id = `pair-${n}`;
   return {
     id,
-    ports: SIDES.map((side) => jackIn(`${id}-${side}`, `line input ${n} ${side}`)),
+    ports: SIDES.map((side) => oneOf(`line-${side}`, jackIn(`${id}-${side}`, `line input ${n} ${side}`))),
     settings: strip(id, `Line pair ${n}`, plan),
     circuit: SIDES.flatMap((side) => jackInput(`${id}-${side}`, `${id}-${side}-in`)),
     from: [`${id}-left-in`, `${id}-right-in`],
@@ -170,7 +174,7 @@ function pathsOf(channel: Channel, plan: MixerPlan): GainPath[] {
     const from = channel.from[index] ?? '';
     const panned = channel.pans ? [...own, panTo(channel.id, side)] : own;
     const mix: GainPath[] = [
-      ...ontoBalanced(from, `main-${side}`, panned),
+      ...(plan.main === 'rca' ? [] : ontoBalanced(from, `main-${side}`, panned)),
       { from, to: `phones-${side}`, gain: [...panned, { knob: 'phones' }] },
       ...(plan.monitor ? ontoBalanced(from, `monitor-${side}`, [...panned, { knob: 'monitor' }]) : []),
       ...(plan.tape ? [{ from, to: `tape-${side}`, gain: [...panned, -12] }] : []),
@@ -221,8 +225,31 @@ const pairOf = (id: string, name: string): PartPort[] =>
     portWith([`${id}-${side}`, `${name} ${side}`, 'trs-6.35'], 'jack', 'out', BALANCED_ROLES),
   );
 
+/** Main outputs: balanced on 6.35 mm or XLR; none of their own where the mix leaves by RCA. */
+function mainPorts({ main }: MixerPlan): PartPort[] {
+  if (main === 'rca') return [];
+  if (main !== 'xlr') return pairOf('main', 'main output');
+  return SIDES.map((side) =>
+    portWith([`main-${side}`, `main output ${side}`, 'xlr-3'], 'plug', 'out', XLR_ROLES),
+  );
+}
+
+/** The same two drives on the pins of an XLR. */
+const xlrMain = (side: string): CircuitElement[] => [
+  { kind: 'drive', id: `main-${side}-hot`, a: `main-${side}.2`, b: `main-${side}.1`, ohms: 75, clip: 13.8 },
+  { kind: 'drive', id: `main-${side}-cold`, a: `main-${side}.3`, b: `main-${side}.1`, ohms: 75, clip: 13.8 },
+  { kind: 'wire', a: `main-${side}.1`, b: 'ground' },
+];
+
+const mainCircuit = ({ main }: MixerPlan): CircuitElement[] =>
+  main === 'rca'
+    ? []
+    : SIDES.flatMap((side) =>
+        main === 'xlr' ? xlrMain(side) : balancedOutput(`main-${side}`, `main-${side}`),
+      );
+
 const outputPorts = (plan: MixerPlan): PartPort[] => [
-  ...pairOf('main', 'main output'),
+  ...mainPorts(plan),
   ...(plan.monitor ? pairOf('monitor', 'monitor output') : []),
   ...plan.sends.map(sendOutput),
   ...(plan.tape
@@ -238,7 +265,7 @@ const tapeCircuit: CircuitElement[] = SIDES.flatMap((side): CircuitElement[] => 
 ]);
 
 const outputCircuit = (plan: MixerPlan): CircuitElement[] => [
-  ...SIDES.flatMap((side) => balancedOutput(`main-${side}`, `main-${side}`)),
+  ...mainCircuit(plan),
   ...(plan.monitor ? SIDES.flatMap((side) => balancedOutput(`monitor-${side}`, `monitor-${side}`)) : []),
   ...plan.sends.flatMap((send) => balancedOutput(send.id, `${send.id}-out`)),
   ...(plan.tape ? tapeCircuit : []),
@@ -282,6 +309,7 @@ export function mixerPart(plan: MixerPlan): Part {
     id: plan.id,
     name: plan.name,
     family: 'mixer',
+    stands: 'table',
     summary: plan.summary,
     price: plan.price,
     ports: [...channels.flatMap((c) => c.ports), ...outputPorts(plan)],

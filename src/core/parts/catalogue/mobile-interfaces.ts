@@ -1,4 +1,4 @@
-import { dbV, volts } from '../../units';
+import { dbV } from '../../units';
 import {
   EIGHT_PIN_ROLES,
   MONO_ROLES,
@@ -12,7 +12,7 @@ import {
   usbPort,
   xlrIn,
 } from '../model/builders';
-import { headsetBears, headsetCapture, headsetCircuit, headsetJack } from '../model/headset-input';
+import { headsetCapture, headsetCircuit, headsetJack } from '../model/headset-input';
 import type { CircuitElement, Part, PartPort } from '../model/types';
 
 const headsetPlug: PartPort = portWith(['plug', 'plug with three dark bands', 'trrs-3.5'], 'plug', 'both', {
@@ -85,7 +85,7 @@ const smallDevice = (
   name: string,
   ports: readonly PartPort[],
   circuit: readonly CircuitElement[],
-  rest: Pick<Part, 'captures' | 'bears'>,
+  rest: Pick<Part, 'captures'>,
 ): Part => ({
   id,
   name,
@@ -236,11 +236,17 @@ export const MOBILE_INTERFACES: readonly Part[] = [
     'usb-sound-trs',
     'Small USB sound device, TRS sockets',
     [
-      portWith(['mic', 'microphone socket', 'trs-3.5'], 'jack', 'in', {
-        T: 'microphone',
-        R: 'bias',
-        S: 'ground',
-      }),
+      portWith(
+        ['mic', 'microphone socket', 'trs-3.5'],
+        'jack',
+        'in',
+        {
+          T: 'microphone',
+          R: 'bias',
+          S: 'ground',
+        },
+        'plug-in-input',
+      ),
       phonesOut('trs-3.5'),
     ],
     [
@@ -266,7 +272,6 @@ export const MOBILE_INTERFACES: readonly Part[] = [
           noise: dbV(-108),
         },
       ],
-      bears: [{ plus: 'mic.T', minus: 'mic.S', volts: volts(6) }],
     },
   ),
   smallDevice(
@@ -274,6 +279,6 @@ export const MOBILE_INTERFACES: readonly Part[] = [
     'Small USB sound device, headset socket',
     [headsetJack('jack', 'ctia')],
     headsetCircuit('jack', 'ctia', 'usb'),
-    { captures: [{ ...headsetCapture('jack', 'ctia') }], bears: headsetBears('jack', 'ctia') },
+    { captures: [{ ...headsetCapture('jack', 'ctia') }] },
   ),
 ];

@@ -1,4 +1,3 @@
-import { volts } from '../../units';
 import { MONO_ROLES, STEREO_ROLES, knob, portWith, usbPort } from '../model/builders';
 import type { CircuitElement, Part, Quantity } from '../model/types';
 
@@ -21,7 +20,7 @@ export const PLAYERS: readonly Part[] = [
     family: 'instrument',
     summary: 'high impedance; wants an instrument input or a DI box',
     price: 250,
-    ports: [portWith(['out', 'output', 'ts-6.35'], 'jack', 'out', MONO_ROLES)],
+    ports: [portWith(['out', 'output', 'ts-6.35'], 'jack', 'out', MONO_ROLES, 'pick-up')],
     settings: [knob('volume', 'Volume', -40, 0, 0)],
     // About 0.1 V behind 7 kΩ and 2.5 H: typical passive pick-up.
     circuit: [
@@ -63,8 +62,6 @@ export const PLAYERS: readonly Part[] = [
       ...played('right', 'right', 'T', -12, 1000),
       { kind: 'wire', a: 'left.S', b: 'right.S' },
     ],
-    // What an output stage bears from outside: typical, from memory.
-    bears: ['left', 'right'].map((port) => ({ plus: `${port}.T`, minus: `${port}.S`, volts: volts(5) })),
   },
   {
     id: 'midi-keyboard',
@@ -76,6 +73,26 @@ export const PLAYERS: readonly Part[] = [
     circuit: [],
     // 100–500 mA: typical.
     bus: { port: 'usb', registersAs: 'other', authenticated: false, draw: 100, captures: [] },
+  },
+  {
+    id: 'mouse-usb',
+    name: 'Mouse, USB',
+    family: 'instrument',
+    summary: 'moves a pointer and makes no sound; does not count as a sound device',
+    price: 10,
+    ports: [usbPort('usb', 'USB-A plug', 'usb-a', 'plug')],
+    circuit: [],
+    bus: { port: 'usb', registersAs: 'other', authenticated: false, draw: 100, captures: [] },
+  },
+  {
+    id: 'storage-usb',
+    name: 'Storage stick, USB',
+    family: 'instrument',
+    summary: 'keeps files; does not count as a sound device, and wants more current than it looks',
+    price: 15,
+    ports: [usbPort('usb', 'USB-A plug', 'usb-a', 'plug')],
+    circuit: [],
+    bus: { port: 'usb', registersAs: 'other', authenticated: false, draw: 200, captures: [] },
   },
   {
     id: 'deck',

@@ -1,4 +1,4 @@
-import { dbV, volts } from '../../units';
+import { dbV } from '../../units';
 import {
   EIGHT_PIN_ROLES,
   USB_ROLES,
@@ -6,6 +6,7 @@ import {
   onOff,
   portWith,
   usbPort,
+  when,
   xlrIn,
 } from '../model/builders';
 import type { CircuitElement, Part, PartPort, Quantity, SwitchSetting } from '../model/types';
@@ -41,6 +42,14 @@ const outputLeg = (contact: string, from = 'amp'): CircuitElement[] => [
   { kind: 'resistor', a: `out.${contact}`, b: 'out.S', ohms: 4700 },
 ];
 
+/** What may be wrong with a receiver and its pack before any lead is looked at. */
+const LINK: NonNullable<Part['settings']> = [
+  onOff('power', 'Receiver on', 'on'),
+  onOff('linked', 'Linked to its pack', 'on'),
+  onOff('live', 'Pack live, not muted', 'on'),
+];
+const NO_LINK = LINK.map(({ id }) => ({ setting: id, is: 'off' }));
+
 const packSignal = (reference: string, sensitivity: Quantity, noise: Quantity): CircuitElement => ({
   kind: 'signal',
   id: 'pack',
@@ -49,6 +58,7 @@ const packSignal = (reference: string, sensitivity: Quantity, noise: Quantity): 
   b: reference,
   sensitivity,
   noise,
+  mutedBy: NO_LINK,
 });
 const pack = packSignal('out.S', SENSITIVITY, NOISE);
 
@@ -67,11 +77,8 @@ const digitalReceiver = (
   summary,
   price,
   ports: [plug],
-  settings: [onOff('live', 'Pack live', 'on')],
-  circuit: [
-    packSignal('ground', { setting: 'live', values: { on: -32, off: -Infinity } }, -102),
-    { kind: 'resistor', a: 'amp', b: 'ground', ohms: 10_000 },
-  ],
+  settings: LINK,
+  circuit: [packSignal('ground', -32, -102), { kind: 'resistor', a: 'amp', b: 'ground', ohms: 10_000 }],
   captures: [
     {
       id: 'pack',
@@ -110,6 +117,9 @@ const twoChannelSettings: Part['settings'] = [
     ],
     initial: 'mono',
   },
+  onOff('power', 'Receiver on', 'on'),
+  onOff('linked-a', 'Pack A linked', 'on'),
+  onOff('linked-b', 'Pack B linked', 'on'),
 ];
 
 const twoChannelPaths: Part['paths'] = (['a', 'b'] as const).flatMap((channel) =>
@@ -119,6 +129,8 @@ const twoChannelPaths: Part['paths'] = (['a', 'b'] as const).flatMap((channel) =
     gain: [
       { setting: 'output', values: { low: -20, high: -8 } },
       modeGain((channel === 'a') === (side === 'left')),
+      when(`linked-${channel}`),
+      when('power'),
     ],
     delay: RADIO_DELAY,
   })),
@@ -141,7 +153,7 @@ export const RECEIVERS: readonly Part[] = [
     summary: 'takes one clip-on pack; the same sound on tip and ring',
     price: 180,
     ports: [outPort(STEREO)],
-    settings: [OUTPUT_LEVEL],
+    settings: [OUTPUT_LEVEL, ...LINK],
     circuit: [pack, ...outputLeg('T'), ...outputLeg('R')],
   },
   {
@@ -151,7 +163,7 @@ export const RECEIVERS: readonly Part[] = [
     summary: 'takes one clip-on pack; sound on the tip alone, ring not connected',
     price: 150,
     ports: [outPort({ T: 'left', S: 'ground' })],
-    settings: [OUTPUT_LEVEL],
+    settings: [OUTPUT_LEVEL, ...LINK],
     circuit: [pack, ...outputLeg('T')],
   },
   {
@@ -161,7 +173,7 @@ export const RECEIVERS: readonly Part[] = [
     summary: 'takes one clip-on pack; its USB-C socket looks like an output and is none',
     price: 160,
     ports: [outPort(STEREO), usbPort('usb', 'USB-C socket', 'usb-c', 'jack')],
-    settings: [OUTPUT_LEVEL],
+    settings: [OUTPUT_LEVEL, ...LINK],
     circuit: [pack, ...outputLeg('T'), ...outputLeg('R')],
     bus: { port: 'usb', registersAs: 'power', authenticated: false, draw: 300, captures: [] },
   },
@@ -172,7 +184,7 @@ export const RECEIVERS: readonly Part[] = [
     summary: 'takes one clip-on pack; analogue and a sound device: serves longest as ports change',
     price: 220,
     ports: [outPort(STEREO), usbPort('usb', 'USB-C socket', 'usb-c', 'jack')],
-    settings: [OUTPUT_LEVEL],
+    settings: [OUTPUT_LEVEL, ...LINK],
     circuit: [pack, ...outputLeg('T'), ...outputLeg('R')],
     captures: [
       {
@@ -262,11 +274,18 @@ export const PACKS: readonly Part[] = [
     id: 'pack-clip-on',
     name: 'Clip-on pack',
     family: 'pack',
+    stands: 'worn',
     summary: 'own microphone, or a clip-on microphone in its socket; battery inside',
     price: 90,
     ports: [
       radioOut,
-      portWith(['mic', 'microphone socket', 'trs-3.5'], 'jack', 'in', { T: 'microphone', S: 'ground' }),
+      portWith(
+        ['mic', 'microphone socket', 'trs-3.5'],
+        'jack',
+        'in',
+        { T: 'microphone', S: 'ground' },
+        'plug-in-input',
+      ),
       portWith(['charge', 'charging socket', 'usb-c'], 'jack', 'in', USB_ROLES),
     ],
     settings: [
@@ -319,6 +338,7 @@ export const PACKS: readonly Part[] = [
     id: 'pack-plug-on',
     name: 'Plug-on transmitter, XLR',
     family: 'pack',
+    stands: 'worn',
     summary: 'makes any XLR microphone wireless; phantom from its battery',
     price: 180,
     ports: [radioOut, xlrIn('mic', 'XLR holes')],
@@ -336,6 +356,3 @@ export const PACKS: readonly Part[] = [
     paths: [{ from: 'in', to: 'sent', gain: [40, { setting: 'live', values: { on: 0, off: -Infinity } }] }],
   },
 ];
-
-/** What a plug-in power contact of a clip-on microphone bears. Typical, from memory. */
-export const CAPSULE_BEARS = volts(6);

@@ -9,11 +9,15 @@ interface SupplyPlan {
   readonly port: PartPort;
   readonly gives: PowerOutlet['gives'];
   readonly settings?: Part['settings'];
+  readonly stands: NonNullable<Part['stands']>;
+  readonly notForSale?: boolean;
 }
 
-const supplyPart = ({ port, gives, ...plan }: SupplyPlan): Part => ({
+const supplyPart = ({ port, gives, stands, notForSale, ...plan }: SupplyPlan): Part => ({
   ...plan,
   family: 'supply',
+  ...(notForSale && { notForSale }),
+  stands,
   ports: [port],
   circuit: [],
   outlets: [{ port: port.id, gives }],
@@ -27,6 +31,7 @@ export const SUPPLIES: readonly Part[] = [
     summary: 'takes any charging lead with a USB-A plug',
     price: 9,
     port: portWith(['out', 'USB-A socket', 'usb-a'], 'jack', 'out', USB_ROLES),
+    stands: 'wall',
     gives: 1500,
   }),
   supplyPart({
@@ -35,6 +40,7 @@ export const SUPPLIES: readonly Part[] = [
     summary: 'goes straight into a USB-C charging socket',
     price: 14,
     port: usbPort('out', 'USB-C plug', 'usb-c', 'plug'),
+    stands: 'wall',
     gives: 3000,
   }),
   supplyPart({
@@ -43,6 +49,7 @@ export const SUPPLIES: readonly Part[] = [
     summary: 'goes straight into an 8-pin charging socket',
     price: 18,
     port: portWith(['out', '8-pin plug', '8-pin'], 'plug', 'out', EIGHT_PIN_ROLES),
+    stands: 'wall',
     gives: 1500,
   }),
   supplyPart({
@@ -52,6 +59,7 @@ export const SUPPLIES: readonly Part[] = [
     price: 25,
     port: portWith(['out', 'USB-A socket', 'usb-a'], 'jack', 'out', USB_ROLES),
     settings: [onOff('charged', 'Charged', 'on')],
+    stands: 'inline',
     gives: { setting: 'charged', values: { on: 2000, off: 0 } },
   }),
   supplyPart({
@@ -61,6 +69,7 @@ export const SUPPLIES: readonly Part[] = [
     price: 30,
     port: portWith(['out', 'USB-C socket', 'usb-c'], 'jack', 'out', USB_ROLES),
     settings: [onOff('charged', 'Charged', 'on')],
+    stands: 'inline',
     gives: { setting: 'charged', values: { on: 3000, off: 0 } },
   }),
   supplyPart({
@@ -70,6 +79,8 @@ export const SUPPLIES: readonly Part[] = [
     price: 0,
     port: portWith(['out', 'USB-A socket', 'usb-a'], 'jack', 'out', USB_ROLES),
     // USB 2.0, 7.2.1: 500 mA for a configured device.
+    stands: 'table',
+    notForSale: true,
     gives: 500,
   }),
 ];

@@ -90,7 +90,7 @@ const usbMicrophone = ({ connector, phones, draw, takes, mute, ...plan }: UsbMic
   },
 });
 
-/** The capsule works without USB, so it has no power of its own to lose. */
+/** The capsule works without USB; its headphone amplifier does not, which is said where it is made whole. */
 const { power: _none, ...dual } = usbMicrophone({
   id: 'dual-mic',
   name: 'Dynamic microphone, USB and XLR',
@@ -155,7 +155,7 @@ export const USB_MICROPHONES: readonly Part[] = [
     ports: [
       usbPort('usb', 'USB-C socket', 'usb-c', 'jack'),
       phonesOut('trs-3.5'),
-      portWith(['out', 'XLR output', 'xlr-3'], 'plug', 'out', XLR_ROLES),
+      portWith(['out', 'XLR output', 'xlr-3'], 'plug', 'out', XLR_ROLES, 'moving-coil'),
     ],
     circuit: [
       // −57 dBV/Pa behind 150 Ω: typical.
@@ -173,8 +173,9 @@ export const USB_MICROPHONES: readonly Part[] = [
           from: 'capsule',
           to: `phones-${side}`,
           gain: [23, { knob: 'gain' }, when('direct'), { knob: 'phones' }],
+          fedBy: 'usb',
         },
-        { from: `play-${side}`, to: `phones-${side}`, gain: [{ knob: 'phones' }] },
+        { from: `play-${side}`, to: `phones-${side}`, gain: [{ knob: 'phones' }], fedBy: 'usb' },
       ]),
     ],
   },

@@ -1,8 +1,10 @@
 import { volts } from '../../units';
 import { XLR_ROLES, onOff, portWith } from '../model/builders';
+import type { MaximumKind } from '../model/maximums';
 import type { CircuitElement, Part, Quantity } from '../model/types';
 
-const output = portWith(['out', 'XLR output', 'xlr-3'], 'plug', 'out', XLR_ROLES);
+const output = (bears: MaximumKind) =>
+  portWith(['out', 'XLR output', 'xlr-3'], 'plug', 'out', XLR_ROLES, bears);
 
 /** A coil or ribbon behind its resistance, balanced. Its own noise is that of the resistor. */
 const coil = (sensitivity: Quantity, ohms: number): CircuitElement[] => [
@@ -16,7 +18,7 @@ const condenser = (id: string, name: string, summary: string, price: number, sen
   family: 'microphone',
   summary,
   price,
-  ports: [output],
+  ports: [output('phantom-microphone')],
   circuit: [
     // Phantom is drawn through both legs: 3 mA at 48 V, typical.
     { kind: 'resistor', a: 'out.2', b: 'feed', ohms: 2200 },
@@ -45,17 +47,18 @@ export const XLR_MICROPHONES: readonly Part[] = [
     family: 'microphone',
     summary: 'needs no power; wants a microphone preamplifier',
     price: 90,
-    ports: [output],
+    ports: [output('moving-coil')],
     // −57 dBV/Pa behind 150 Ω, balanced: typical.
     circuit: coil(-57, 150),
   },
   {
     id: 'dynamic-xlr-switch',
+    stands: 'held',
     name: 'Handheld dynamic microphone with switch, XLR',
     family: 'microphone',
     summary: 'for interviews; its switch is the first thing to look at',
     price: 60,
-    ports: [output],
+    ports: [output('moving-coil')],
     settings: [onOff('live', 'Switch', 'on')],
     circuit: coil({ setting: 'live', values: { on: -56, off: -Infinity } }, 300),
   },
@@ -73,7 +76,7 @@ export const XLR_MICROPHONES: readonly Part[] = [
     family: 'microphone',
     summary: 'quiet; phantom on one leg alone can tear its ribbon',
     price: 250,
-    ports: [output],
+    ports: [output('ribbon')],
     // −54 dBV/Pa behind 300 Ω: typical.
     circuit: coil(-54, 300),
     // Phantom on both legs alike leaves nothing across the ribbon; on one it does. A typical limit, from memory.

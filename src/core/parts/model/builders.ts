@@ -1,4 +1,5 @@
 import type { Connector, Contact, Gender } from '../../plugs';
+import { usualMaximum, type MaximumKind } from './maximums';
 import type {
   CircuitElement,
   GainPath,
@@ -44,6 +45,7 @@ export const through = (id: string, name: string, connector: Connector, gender: 
   connector,
   gender,
   direction: 'through',
+  bears: 'passes',
 });
 
 /** Solder joints between equally named contacts of two ports. */
@@ -156,7 +158,19 @@ export const portWith = (
   gender: Gender,
   direction: PartPort['direction'],
   roles: PartPort['roles'],
-): PartPort => ({ id, name, connector, gender, direction, ...(roles && { roles }) });
+  bears: MaximumKind = usualMaximum({ id, name, connector, gender, direction }),
+): PartPort => ({ id, name, connector, gender, direction, ...(roles && { roles }), bears });
+
+/** A port that is as good as others of its part. */
+export const oneOf = (alike: string, port: PartPort): PartPort => ({ ...port, alike });
+
+/** Sockets by which a part may be fed from outside, beside the plug of its host: its own, and those that it passes on. */
+export const supplySockets = (part: Part): string[] => {
+  const named = [...(part.power ?? []), ...(part.hub?.supplied ?? [])].flatMap((source) =>
+    'port' in source ? [source.port] : [],
+  );
+  return [...new Set([...named, ...(part.passesCharge ?? [])])];
+};
 
 export const BALANCED_ROLES = { T: 'hot', R: 'cold', S: 'ground' } as const;
 export const MONO_ROLES = { T: 'hot', S: 'ground' } as const;

@@ -24,6 +24,7 @@ interface Place {
 function settled(part: Part, { at, name, unit, quantity }: Place): Figure[] {
   if (quantity === undefined || (typeof quantity === 'object' && 'knob' in quantity)) return [];
   if (typeof quantity === 'number') return [{ name, unit, value: quantity, at: [at] }];
+  if ('typical' in quantity) return [{ name, unit, value: quantity.typical, at: [at] }];
   if ('perMetre' in quantity) {
     return [{ name: `${name} per metre`, unit, value: quantity.perMetre, at: [`${at}/perMetre`] }];
   }

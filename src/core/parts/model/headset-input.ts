@@ -1,5 +1,5 @@
 import { dbV, ohms, volts, type DbV } from '../../units';
-import type { Capture, CircuitElement, Part, PartPort } from './types';
+import type { Capture, CircuitElement, PartPort, Quantity } from './types';
 
 /**
  * Bias of a headset jack's microphone contact: 1.8–2.9 V through about 2.2 kΩ (Android wired headset specification
@@ -34,6 +34,7 @@ export function headsetJack(id: string, pinout: HeadsetPinout): PartPort {
     gender: 'jack',
     direction: 'both',
     roles: { T: 'left', R1: 'right', [ground]: 'ground', [microphone]: 'microphone' },
+    bears: 'headset',
   };
 }
 
@@ -41,7 +42,12 @@ export function headsetJack(id: string, pinout: HeadsetPinout): PartPort {
  * What stands behind a headset jack: biased and blocked microphone input, and two headphone outputs. `fedBy` names
  * the port that powers it, for a dongle.
  */
-export function headsetCircuit(id: string, pinout: HeadsetPinout, fedBy?: string): CircuitElement[] {
+export function headsetCircuit(
+  id: string,
+  pinout: HeadsetPinout,
+  fedBy?: string,
+  fullScale: Quantity = 0,
+): CircuitElement[] {
   const ground = `${id}.${PINOUT[pinout].ground}`;
   const microphone = `${id}.${PINOUT[pinout].microphone}`;
   const fed = fedBy ? { fedBy } : {};
@@ -52,7 +58,7 @@ export function headsetCircuit(id: string, pinout: HeadsetPinout, fedBy?: string
       hears: 'playback',
       a: `out-${side}`,
       b: ground,
-      sensitivity: 0,
+      sensitivity: fullScale,
     },
     // Output impedance of a phone's headphone amplifier: typical.
     { kind: 'resistor', a: `out-${side}`, b: contact, ohms: 2 },
@@ -84,17 +90,4 @@ export function headsetCapture(id: string, pinout: HeadsetPinout): Capture {
       biasResistance: HEADSET_BIAS_RESISTANCE,
     },
   };
-}
-
-/** More than this at a headset contact does harm; a typical protection limit, from memory. */
-const HEADSET_BEARS = volts(6);
-
-/** The contacts of a headset jack that phantom power must not reach. */
-export function headsetBears(id: string, pinout: HeadsetPinout): NonNullable<Part['bears']> {
-  const minus = `${id}.${PINOUT[pinout].ground}`;
-  return ['T', 'R1', PINOUT[pinout].microphone].map((contact) => ({
-    plus: `${id}.${contact}`,
-    minus,
-    volts: HEADSET_BEARS,
-  }));
 }

@@ -11,7 +11,8 @@ const ELEMENT_FIGURES = ['ohms', 'farads', 'henries', 'volts', 'sensitivity', 'n
 
 /** A figure that hangs on a setting needs that setting, with a figure for each of its places. */
 function* quantityProblems(part: Part, at: string, quantity: Quantity | undefined): Problems {
-  if (quantity === undefined || typeof quantity === 'number' || 'perMetre' in quantity) return;
+  if (quantity === undefined || typeof quantity === 'number') return;
+  if ('perMetre' in quantity || 'typical' in quantity) return;
   const id = 'knob' in quantity ? quantity.knob : quantity.setting;
   const setting = part.settings?.find((s) => s.id === id);
   if ('knob' in quantity) {
@@ -116,6 +117,8 @@ function* digitalProblems(part: Part): Problems {
     ...(part.host?.busPorts ?? []).map((port, n) => [`/host/busPorts/${n}/port`, port.port] as const),
     ...(part.outlets ?? []).map((outlet, n) => [`/outlets/${n}/port`, outlet.port] as const),
     ['/noticedWith', part.noticedWith],
+    ...(part.passesCharge ?? []).map((port, n) => [`/passesCharge/${n}`, port] as const),
+    ...(part.paths ?? []).map((path, n) => [`/paths/${n}/fedBy`, path.fedBy] as const),
   ];
   for (const [at, port] of named) {
     if (port !== undefined && !ports.has(port))
@@ -130,6 +133,11 @@ function* digitalProblems(part: Part): Problems {
     ...(part.power ?? []).map((source, n) => [`/power/${n}`, source] as const),
     ...(part.hub?.supplied ?? []).map((source, n) => [`/hub/supplied/${n}`, source] as const),
     ...(part.captures ?? []).map((capture, n) => [`/captures/${n}/on`, capture.on] as const),
+    ...part.circuit.flatMap((element, n) =>
+      element.kind === 'signal'
+        ? (element.mutedBy ?? []).map((by, m) => [`/circuit/${n}/mutedBy/${m}`, by] as const)
+        : [],
+    ),
   ];
   for (const [at, source] of switched) {
     if (!source || !('setting' in source)) continue;

@@ -1,15 +1,18 @@
 import type { Connector, Contact, Gender } from '../../plugs';
+import type { MaximumKind } from './maximums';
 import type { DbSpl, DbV, DbVPerPa, Milliamps, Ohms, Volts } from '../../units';
 
 /**
  * A figure of a part: fixed, chosen by one of the part's settings, read off one of its knobs, or growing with the
- * part's length (`perMetre` times the length in metres). `null` is what a file makes of −Infinity: switched off.
+ * part's length (`perMetre` times the length in metres). `typical` with `least` and `most`: what parts of the kind have, from
+ * one to the other. `null` is what a file makes of −Infinity: switched off.
  */
 export type Quantity =
   | number
   | { readonly setting: string; readonly values: Readonly<Record<string, number | null>> }
   | { readonly knob: string }
-  | { readonly perMetre: number };
+  | { readonly perMetre: number }
+  | { readonly typical: number; readonly least: number; readonly most: number };
 
 /**
  * A node of a part's circuit: "port.contact" for a contact of one of its ports, any other word for an inner node.
@@ -83,6 +86,10 @@ export interface SignalSource extends TwoNodes {
   readonly hears: 'voice' | 'played' | 'playback';
   readonly sensitivity: Quantity;
   readonly noise?: Quantity;
+  /** Silent while any of these switches stands so: muted, not linked. */
+  readonly mutedBy?: readonly SwitchedBy[];
+  /** Hz, from and to: what it gives of its own. That of speech, or of an instrument, where absent. */
+  readonly band?: readonly [number, number];
   /** Sounds only while the direct voltage from `minus` to `plus` is at least `volts` (phantom, plug-in power). */
   readonly needs?: { readonly plus: NodeName; readonly minus: NodeName; readonly volts: Volts };
 }
@@ -122,6 +129,8 @@ export interface GainPath {
   readonly inverts?: boolean;
   /** Milliseconds that a digital path takes; 0 where absent. */
   readonly delay?: number;
+  /** It works only while this port's supply line is live. */
+  readonly fedBy?: string;
 }
 
 /** The letter that a contact bears in the drawing, filled where it brings, outlined where it expects. */
@@ -137,6 +146,10 @@ export interface PartPort {
   readonly direction: 'in' | 'out' | 'both' | 'through';
   /** What each contact is for on this part; leads have none, they bring what their far end has. */
   readonly roles?: Readonly<Partial<Record<Contact, ContactRole>>>;
+  /** Ports of one part with the same word here are as good as one another: the channels of a mixer, the sockets of a hub. */
+  readonly alike?: string;
+  /** The absolute maximum of its contacts, by kind; that of its direction and connector where absent. */
+  readonly bears?: MaximumKind;
 }
 
 /** A switch with named places. */
@@ -230,6 +243,8 @@ export interface BusDevice {
   readonly registersAs: 'headset' | 'audio' | 'analogue' | 'power' | 'other';
   /** Has the chip that the 8-pin port asks for. */
   readonly authenticated: boolean;
+  /** Without the chip it works in these apps all the same. */
+  readonly worksIn?: readonly string[];
   /** Current that it declares, mA: on this the host decides. */
   readonly draw: Quantity;
   /** Current that it really takes at its busiest, mA; what it declares where absent. */
@@ -336,7 +351,7 @@ export interface Part {
   readonly length?: number;
   readonly circuit: readonly CircuitElement[];
   readonly paths?: readonly GainPath[];
-  /** Direct voltages from `minus` to `plus` that it bears; more does harm. */
+  /** Absolute maxima of its own, direct voltage from `minus` to `plus`; its ports state theirs. */
   readonly bears?: readonly { readonly plus: NodeName; readonly minus: NodeName; readonly volts: Volts }[];
   readonly captures?: readonly Capture[];
   readonly ears?: readonly Ear[];
@@ -351,4 +366,10 @@ export interface Part {
   readonly stagesNeed?: { readonly plus: NodeName; readonly minus: NodeName; readonly volts: Volts };
   /** A phone takes no notice of it while this port is empty. */
   readonly noticedWith?: string;
+  /** Where it stands when it is used; `inline` where absent: it hangs in the lead. */
+  readonly stands?: 'worn' | 'held' | 'inline' | 'table' | 'wall';
+  /** Comes with the place and is not bought, such as a computer's port. */
+  readonly notForSale?: boolean;
+  /** Sockets from which it passes a charge on to its host. */
+  readonly passesCharge?: readonly string[];
 }

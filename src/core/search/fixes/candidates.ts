@@ -1,4 +1,4 @@
-import type { Finding, FindingCode } from '../../checks';
+import { checkOf, type Cure, type Finding } from '../../checks';
 import { appOf } from '../../engine/flow';
 import { APPS, DEFAULT_APP } from '../../apps';
 import { isTurnable, type Part, type PartSetting } from '../../parts';
@@ -20,6 +20,7 @@ import {
   type RigEdit,
   type SettingValue,
 } from '../../rig';
+import { feedingSwitches } from '../settings/feeding';
 
 /** Placed parts that a fix may touch: the chain from source to recorder, which ladder() puts at depth 0. */
 function chainOf(rig: Rig): LaidPart[] {
@@ -87,12 +88,16 @@ function choices(laid: LaidPart): RigEdit[] {
   );
 }
 
-/** Headphones and supplies that go into a free socket or onto a free plug of a part. */
-function additions(rig: Rig, laid: LaidPart): RigEdit[] {
+/** Something that gives power, or earpieces without a microphone of their own first. */
+const suppliesOthers = (part: Part): boolean => !part.host && (part.outlets ?? []).length > 0;
+const isWornToListen = (part: Part): boolean => part.ears !== undefined && !part.host;
+
+/** Things that go into a free socket or onto a free plug of a part. */
+function additions(rig: Rig, laid: LaidPart, isWanted: (part: Part) => boolean): RigEdit[] {
   const free = laid.part.ports.filter((port) => !jointAt(rig, { part: laid.placed.id, port: port.id }));
   return free.flatMap((port) =>
     partsFor(rig)
-      .filter((part) => part.family === 'supply' || part.family === 'headphones')
+      .filter(isWanted)
       .flatMap((part) =>
         matchPorts(part, [port]).flatMap(([own]) =>
           own === undefined
@@ -110,25 +115,6 @@ function additions(rig: Rig, laid: LaidPart): RigEdit[] {
   );
 }
 
-/** Findings that something plugged in beside the chain may cure. */
-const CURED_BY_ADDING: readonly FindingCode[] = [
-  'starved',
-  'brown-out',
-  'part-unpowered',
-  'not-noticed',
-  'guests-not-heard',
-];
-
-/** Findings that hang on what was chosen in the app. */
-const CURED_IN_APP: readonly FindingCode[] = [
-  'own-microphone-chosen',
-  'page-not-reloaded',
-  'wrong-input-number',
-  'track-not-armed',
-  'shares-track',
-  'monitor-off',
-];
-
 /** Every other free port of the rig into which the plug of a misplaced part also goes. */
 function replug(rig: Rig, laid: LaidPart): RigEdit[] {
   return jointsOf(rig, laid.placed.id).flatMap((joint) => {
@@ -144,12 +130,14 @@ function replug(rig: Rig, laid: LaidPart): RigEdit[] {
   });
 }
 
-function settings(laid: LaidPart): RigEdit[] {
-  return (laid.part.settings ?? []).flatMap((setting) =>
-    optionsOf(setting)
-      .filter((option) => option !== settingOf(laid, setting.id))
-      .map((option) => ({ kind: 'set', part: laid.placed.id, setting: setting.id, option }) as const),
-  );
+function settings(laid: LaidPart, isWanted: (id: string) => boolean = () => true): RigEdit[] {
+  return (laid.part.settings ?? [])
+    .filter((setting) => isWanted(setting.id))
+    .flatMap((setting) =>
+      optionsOf(setting)
+        .filter((option) => option !== settingOf(laid, setting.id))
+        .map((option) => ({ kind: 'set', part: laid.placed.id, setting: setting.id, option }) as const),
+    );
 }
 
 /** Every other app class on a host that runs apps. */
@@ -242,12 +230,14 @@ export interface Candidates {
   /** Switches, choices, leads turned round, plugs moved: nothing has to be bought. */
   readonly atHand: readonly RigEdit[];
   readonly knobs: readonly KnobTrial[];
+  /** Only the ends of a knob are worth trying: out is out. */
+  readonly knobEnds: boolean;
   /** Another part, or one part more. */
   readonly parts: readonly RigEdit[];
 }
 
 /** Other places of the very switch, of a part or in its app, that a finding names. */
-const switchNamed = (rig: Rig, finding: Finding): RigEdit[] =>
+const named = (rig: Rig, finding: Finding): RigEdit[] =>
   laidParts(rig)
     .filter((laid) => laid.placed.id === finding.where.part)
     .flatMap((laid) => [...settings(laid), ...choices(laid)])
@@ -257,31 +247,42 @@ const switchNamed = (rig: Rig, finding: Finding): RigEdit[] =>
         (edit.kind === 'choose' && edit.choice === finding.setting),
     );
 
+const once = (edits: readonly RigEdit[]): RigEdit[] => [
+  ...new Map(edits.map((edit) => [JSON.stringify(edit), edit])).values(),
+];
+
+/** What the finding's own check says may cure it, as edits of this rig. */
 export function candidatesFor(rig: Rig, finding: Finding): Candidates {
+  const cures = checkOf(finding.code)?.cures ?? [];
+  const may = (...kinds: readonly Cure[]) => kinds.some((kind) => cures.includes(kind));
   const chain = chainOf(rig);
   const pool = concerned(rig, finding, chain);
-  const { code } = finding;
-  if (code === 'monitor-off') return { atHand: switchNamed(rig, finding), knobs: [], parts: [] };
-  const beside = code === 'playback-moved' || code === 'guests-not-heard';
+  const powered = withPowered(rig, pool);
+  const feeds = ({ part }: LaidPart) => {
+    const ids = feedingSwitches(part);
+    return (id: string) => ids.includes(id);
+  };
   return {
-    knobs: pool.flatMap(knobs),
-    atHand: [
-      ...withPowered(rig, pool).flatMap(settings),
-      // The app is what the user wants to do: another one is offered only where the app itself is the cause.
-      ...(code === 'app-does-not-take' ? pool.flatMap(apps) : []),
-      ...(CURED_IN_APP.includes(code) ? pool.flatMap(choices) : []),
-      ...(beside ? pool.filter((laid) => laid.part.ears).flatMap((laid) => replug(rig, laid)) : []),
-      ...chain.flatMap(turns),
-      ...chain.flatMap((laid) => moves(rig, laid)),
-    ],
+    knobs: may('gain', 'send') ? pool.flatMap(knobs) : [],
+    knobEnds: may('send') && !may('gain'),
+    atHand: once([
+      ...(may('named') ? named(rig, finding) : []),
+      ...(may('switch') ? powered.flatMap((laid) => settings(laid)) : []),
+      ...(may('feed') ? powered.flatMap((laid) => settings(laid, feeds(laid))) : []),
+      ...(may('app') ? pool.flatMap(apps) : []),
+      ...(may('choice') ? pool.flatMap(choices) : []),
+      ...(may('replug') ? pool.filter((laid) => laid.part.ears).flatMap((laid) => replug(rig, laid)) : []),
+      ...(may('plug') ? [...chain.flatMap(turns), ...pool.flatMap((laid) => moves(rig, laid))] : []),
+    ]),
     parts: [
-      ...(CURED_BY_ADDING.includes(code)
-        ? withPowered(rig, pool).flatMap((laid) => additions(rig, laid))
+      ...(may('feed') ? powered.flatMap((laid) => additions(rig, laid, suppliesOthers)) : []),
+      ...(may('headphones') ? pool.flatMap((laid) => additions(rig, laid, isWornToListen)) : []),
+      ...(may('link')
+        ? byDistance(rig, finding, [
+            ...chain.flatMap((laid) => swaps(rig, laid)),
+            ...inserts(rig, new Set(chain.map((laid) => laid.placed.id))),
+          ])
         : []),
-      ...byDistance(rig, finding, [
-        ...chain.flatMap((laid) => swaps(rig, laid)),
-        ...inserts(rig, new Set(chain.map((laid) => laid.placed.id))),
-      ]),
     ],
   };
 }

@@ -1,4 +1,4 @@
-import { findingKey, severityRank, type Finding } from '../../checks';
+import { findingKey, severityRank, sourcesOf, type Finding } from '../../checks';
 import { outcomeOf, verdictRank, type Outcome } from '../../judge';
 import { applyEdit, partIn, type Rig, type RigEdit } from '../../rig';
 import { candidatesFor, type KnobTrial } from './candidates';
@@ -47,11 +47,17 @@ const EFFORT: Record<RigEdit['kind'], number> = {
   place: 2,
 };
 
+/** The same trouble at another place: of the same source at the same recorder. */
+const isLike = (a: Finding, b: Finding): boolean =>
+  a.code === b.code &&
+  a.recorder === b.recorder &&
+  (sourcesOf(b).length === 0 || sourcesOf(a).some((source) => sourcesOf(b).includes(source)));
+
 /** The edited rig lost the finding and gained none that weighs as much. */
 export function cures(before: Outcome, after: Outcome, finding: Finding): boolean {
   const key = findingKey(finding);
   const known = new Set(before.findings.map(findingKey));
-  if (after.findings.some((f) => findingKey(f) === key || f.code === finding.code)) return false;
+  if (after.findings.some((f) => findingKey(f) === key || isLike(f, finding))) return false;
   if (verdictRank(after.verdict) > verdictRank(before.verdict)) return false;
   const fresh = after.findings.filter((f) => !known.has(findingKey(f)));
   return fresh.every((f) => severityRank(f.severity) > severityRank(finding.severity));
@@ -94,6 +100,7 @@ class Trial {
     private readonly rig: Rig,
     private readonly finding: Finding,
     private readonly drawer: Drawer,
+    private readonly endsOnly: boolean,
   ) {
     this.before = outcomeOf(rig);
   }
@@ -109,7 +116,7 @@ class Trial {
   readonly turnKnob = ({ ends, places }: KnobTrial): Fix[] => {
     const atEnds = ends.flatMap(this.prove);
     // Out of a send is out: nothing is gained by leaving a little of it.
-    if (this.finding.code === 'playback-returns') return atEnds.filter(isPerfect).slice(0, 1);
+    if (this.endsOnly) return atEnds.filter(isPerfect).slice(0, 1);
     if (atEnds.length === 0 && !ends.some(this.removes)) return [];
     let best: Fix[] = [];
     for (const edit of places) {
@@ -132,8 +139,8 @@ class Trial {
  * bought is tried only where nothing at hand makes the rig clean.
  */
 export function fixesFor(rig: Rig, finding: Finding, drawer: Drawer): Fix[] {
-  const trial = new Trial(rig, finding, drawer);
   const candidates = candidatesFor(rig, finding);
+  const trial = new Trial(rig, finding, drawer, candidates.knobEnds);
   const atHand = [...candidates.atHand.flatMap(trial.prove), ...candidates.knobs.flatMap(trial.turnKnob)];
   const solved = atHand.some(isPerfect);
   // A thing that is only good to know is not worth another part.

@@ -28,6 +28,7 @@ function both(links: Links, a: string, b: string): void {
 /** The largest value that a figure can take. */
 export function most(quantity: Quantity, part: Part): number {
   if (typeof quantity === 'number') return quantity;
+  if ('typical' in quantity) return quantity.most;
   if ('perMetre' in quantity) return quantity.perMetre * (part.length ?? 0);
   if ('knob' in quantity) {
     const knob = part.settings?.find((s) => s.id === quantity.knob);

@@ -2,7 +2,7 @@ import type { Finding, Severity } from '../../checks';
 import { applyEdit, laidParts, settingOf, type LaidPart, type Rig, type RigEdit } from '../../rig';
 import { outcomeOf, type Outcome } from '../../judge';
 import { levelMiss, TARGET_PEAK } from './targets';
-import { switchesFor, WIRED_WRONG } from './switches';
+import { isLevel, isWiredWrong, switchesFor } from './switches';
 
 /** A rig with its switches and knobs set, and what is said of it then. */
 export interface Settled {
@@ -42,9 +42,6 @@ const sounds = ({ arrives }: Outcome): string =>
 
 const isGood = (score: readonly number[]): boolean => score.every((value) => value < 1e-9);
 
-const isLevel = ({ code }: Finding): boolean =>
-  code === 'clips' || code === 'stage-clips' || code === 'too-quiet';
-
 const switchKey = (edit: RigEdit): string =>
   edit.kind === 'set'
     ? `${edit.part} ${edit.setting}`
@@ -54,15 +51,26 @@ const switchKey = (edit: RigEdit): string =>
 
 /** No switch can help: the wires are wrong. */
 export const isHopeless = ({ findings }: Outcome): boolean =>
-  findings.some((f) => f.severity === 'blocks' && WIRED_WRONG.includes(f.code));
+  findings.some((f) => f.severity === 'blocks' && isWiredWrong(f));
+
+/** Held to a level at the most, and spoilt by more. */
+const isTooLoud = (finding: Finding): boolean =>
+  isLevel(finding) &&
+  finding.severity === 'spoils' &&
+  finding.limit?.is === 'at most' &&
+  finding.limit.unit === 'dBV';
+
+const excess = ({ values, limit }: Finding): number => (values[0]?.value ?? 0) - (limit?.value ?? 0);
 
 /** Knobs turned by what an arrival lacks or has too much, each tried on its own, from the source forward. */
 function knobEdits(rig: Rig, judged: Outcome, dead: ReadonlySet<string>): RigEdit[] {
   const miss = judged.arrives.filter((a) => a.state !== 'recorded' || levelMiss(a) > 0);
   const worst = miss[0] ?? judged.arrives[0];
   if (!worst || !Number.isFinite(worst.peak)) return [];
-  const clipping = judged.findings.some((f) => f.code === 'stage-clips');
-  const by = clipping ? -12 : Math.min(TARGET_PEAK - worst.peak, worst.headroom + TARGET_PEAK);
+  // A stage that clips has its peaks over its limit by so much; it wants the usual room beside.
+  const over = Math.max(0, ...judged.findings.filter(isTooLoud).map(excess));
+  const by =
+    over > 0 ? -over + TARGET_PEAK : Math.min(TARGET_PEAK - worst.peak, worst.headroom + TARGET_PEAK);
   const turn = (laid: LaidPart): RigEdit[] =>
     (laid.part.settings ?? []).flatMap((setting) => {
       if (setting.kind !== 'knob' || dead.has(`${laid.placed.id} ${setting.id}`)) return [];

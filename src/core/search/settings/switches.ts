@@ -1,37 +1,18 @@
-import type { Finding, FindingCode } from '../../checks';
+import { checkOf, type Cure, type Finding } from '../../checks';
 import { appOf } from '../../engine/flow';
-import type { Part, PartSetting, PowerSource, Quantity } from '../../parts';
+import type { PartSetting } from '../../parts';
 import { choiceOf, laidParts, settingOf, type LaidPart, type Rig, type RigEdit } from '../../rig';
+import { feedingSwitches } from './feeding';
 
-/** Findings for which a part lacks current or voltage, which a switch somewhere may give. */
-const WANTS_POWER: readonly FindingCode[] = ['capsule-unpowered', 'part-unpowered', 'starved', 'brown-out'];
+const may = (finding: Finding, ...kinds: readonly Cure[]): boolean =>
+  kinds.some((kind) => checkOf(finding.code)?.cures.includes(kind));
 
-/** Findings that no switch changes: the wires themselves are wrong. */
-export const WIRED_WRONG: readonly FindingCode[] = [
-  'does-not-fit',
-  'no-path',
-  'usb-no-data',
-  'no-analogue-mode',
-  'accessory-unauthenticated',
-  'usb-too-deep',
-  'app-does-not-take',
-  'contacts-swapped',
-  'mic-line-shorted',
-  'output-into-output',
-];
+/** No switch, knob or choice changes it: the wires themselves are wrong. */
+export const isWiredWrong = (finding: Finding): boolean =>
+  !may(finding, 'switch', 'named', 'feed', 'gain', 'send', 'choice', 'headphones', 'replug');
 
-const settingsOf = (quantity: Quantity | undefined): string[] =>
-  typeof quantity === 'object' && 'setting' in quantity ? [quantity.setting] : [];
-const switchOf = (source: PowerSource): string[] => ('setting' in source ? [source.setting] : []);
-
-/** Switches of a part that feed something: its phantom supply, its own power, the sockets of a hub. */
-function feedingSwitches(part: Part): string[] {
-  return [
-    ...part.circuit.flatMap((e) => (e.kind === 'supply' ? settingsOf(e.volts) : [])),
-    ...(part.power ?? []).flatMap(switchOf),
-    ...(part.hub?.supplied ?? []).flatMap(switchOf),
-  ];
-}
+/** It hangs on how loud something is. */
+export const isLevel = (finding: Finding): boolean => may(finding, 'gain');
 
 const placesOf = (setting: PartSetting): readonly string[] =>
   setting.kind === 'switch' ? setting.options.map((option) => option.id) : [];
@@ -57,23 +38,6 @@ function chosen(laid: LaidPart, wanted: (id: string) => boolean): RigEdit[] {
     );
 }
 
-/** Findings that hang on how a switch leads the sound, or how loud. */
-const ROUTED: readonly FindingCode[] = [
-  'switched-off',
-  'too-quiet',
-  'clips',
-  'stage-clips',
-  'one-side-only',
-  'shares-track',
-  'cancels-in-mono',
-  'playback-returns',
-  'voltage-harms',
-  'wrong-input-number',
-  'track-not-armed',
-  'own-microphone-chosen',
-  'page-not-reloaded',
-];
-
 /** Switches that might cure a finding, the one that it names first; the same edit only once. */
 export function switchesFor(rig: Rig, finding: Finding): RigEdit[] {
   const laid = laidParts(rig);
@@ -87,8 +51,8 @@ export function switchesFor(rig: Rig, finding: Finding): RigEdit[] {
     const feeds = feedingSwitches(l.part);
     return turned(l, (id) => feeds.includes(id));
   });
-  if (WANTS_POWER.includes(finding.code)) return unique([...named, ...feeding]);
-  if (named.length > 0 || !ROUTED.includes(finding.code)) return named;
+  if (may(finding, 'feed')) return unique([...named, ...feeding]);
+  if (named.length > 0 || !may(finding, 'switch', 'choice', 'send')) return named;
   return unique(laid.flatMap((l) => turned(l, (id) => !feedingSwitches(l.part).includes(id))));
 }
 

@@ -1,9 +1,10 @@
 import { contactOf, type NodeKey, type Step } from '../engine/circuit';
 import { selectInput, type HostInput } from '../engine/flow';
-import type { Facts } from '../engine/facts';
+import type { Facts } from '../engine';
 import { jointBefore, outward, soundContacts } from '../engine/outward';
 import { failing } from './failing';
-import type { Finding, Place } from './finding';
+import { check, type Found } from './check';
+import type { Place } from './finding';
 import { COMPUTED } from './origins';
 
 /** The contacts from which an input takes sound: of a headset jack the microphone's alone. */
@@ -38,27 +39,33 @@ function deadEnd(facts: Facts, sources: ReadonlySet<NodeKey>, contact: NodeKey):
 }
 
 /** An input that is taken but whose every sound contact leads to nothing. */
-export function openContact(facts: Facts): Finding[] {
-  const sources = sourceNodes(facts);
-  return failing(facts).flatMap(({ arrival, inputs }): Finding[] => {
-    const host = facts.laid.get(arrival.recorder);
-    const input = host && selectInput(host, inputs);
-    if (!input) return [];
-    const ends = inputContacts(facts, input).map((contact) => deadEnd(facts, sources, contact));
-    const [first] = ends;
-    if (!first || ends.some((end) => end === undefined)) return [];
-    const resistance = input.sensed?.resistance;
-    return [
-      {
-        code: 'mic-contact-open',
-        severity: 'blocks',
-        where: first,
-        source: arrival.source,
-        recorder: arrival.recorder,
-        values:
-          resistance === undefined ? [] : [{ name: 'resistance to ground', value: resistance, unit: 'ohm' }],
-        origin: COMPUTED,
-      },
-    ];
-  });
-}
+export const micContactOpen = check({
+  code: 'mic-contact-open',
+  severity: ['blocks'],
+  origin: COMPUTED,
+  limit: 'Computed from what touches what.',
+  cures: ['plug', 'link'],
+  find: (facts) => {
+    const sources = sourceNodes(facts);
+    return failing(facts).flatMap(({ arrival, inputs }): Found[] => {
+      const host = facts.laid.get(arrival.recorder);
+      const input = host && selectInput(host, inputs);
+      if (!input) return [];
+      const ends = inputContacts(facts, input).map((contact) => deadEnd(facts, sources, contact));
+      const [first] = ends;
+      if (!first || ends.some((end) => end === undefined)) return [];
+      const resistance = input.sensed?.resistance;
+      return [
+        {
+          where: first,
+          source: arrival.source,
+          recorder: arrival.recorder,
+          values:
+            resistance === undefined
+              ? []
+              : [{ name: 'resistance to ground', value: resistance, unit: 'ohm' }],
+        },
+      ];
+    });
+  },
+});

@@ -1,0 +1,101 @@
+import { appDoesNotTake } from './app-does-not-take';
+import { brownOut } from './brown-out';
+import { cancelsInMono } from './cancels-in-mono';
+import { capsuleUnpowered } from './capsule-unpowered';
+import { clips } from './clips';
+import { contactsExchanged } from './contacts-exchanged';
+import { contactsSwapped } from './contacts-swapped';
+import { doesNotFit } from './does-not-fit';
+import { dull } from './dull';
+import { faint } from './faint';
+import { feedsBack } from './feeds-back';
+import { guestsNotHeard } from './guests-not-heard';
+import { hot } from './hot';
+import { isochronousExceeded } from './isochronous-exceeded';
+import { mayStarve } from './may-starve';
+import { micContactOpen } from './mic-contact-open';
+import { micLineLoaded } from './mic-line-loaded';
+import { micLineShorted } from './mic-line-shorted';
+import { monitorOff } from './monitor-off';
+import { noAnalogueMode } from './no-analogue-mode';
+import { noPath } from './no-path';
+import { notNoticed } from './not-noticed';
+import { nothingIntended } from './nothing-intended';
+import { oneSideOnly } from './one-side-only';
+import { outputIntoOutput } from './output-into-output';
+import { ownMicrophoneChosen } from './own-microphone-chosen';
+import { pageNotReloaded } from './page-not-reloaded';
+import { partUnpowered } from './part-unpowered';
+import { playbackCancels } from './playback-cancels';
+import { playbackMoved } from './playback-moved';
+import { playbackReturns } from './playback-returns';
+import { sharesTrack } from './shares-track';
+import { stageClips } from './stage-clips';
+import { starved } from './starved';
+import { switchedOff } from './switched-off';
+import { tooQuiet } from './too-quiet';
+import { trackNotArmed } from './track-not-armed';
+import { twoSoundDevices } from './two-sound-devices';
+import { unauthenticated } from './unauthenticated';
+import { uncertainContact } from './uncertain-contact';
+import { usbLeadLong } from './usb-lead-long';
+import { usbNoData } from './usb-no-data';
+import { usbTooDeep } from './usb-too-deep';
+import { voltageHarms } from './voltage-harms';
+import { currentHarms } from './current-harms';
+import { wrongInputNumber } from './wrong-input-number';
+import { wrongSocket } from './wrong-socket';
+
+/** Every check; of findings of one severity the ones named first stand first. */
+export const CHECKS = [
+  nothingIntended,
+  voltageHarms,
+  currentHarms,
+  doesNotFit,
+  noPath,
+  usbNoData,
+  noAnalogueMode,
+  unauthenticated,
+  starved,
+  usbTooDeep,
+  isochronousExceeded,
+  mayStarve,
+  brownOut,
+  usbLeadLong,
+  twoSoundDevices,
+  notNoticed,
+  appDoesNotTake,
+  ownMicrophoneChosen,
+  pageNotReloaded,
+  switchedOff,
+  partUnpowered,
+  wrongInputNumber,
+  trackNotArmed,
+  wrongSocket,
+  contactsSwapped,
+  micLineShorted,
+  micLineLoaded,
+  micContactOpen,
+  capsuleUnpowered,
+  outputIntoOutput,
+  tooQuiet,
+  feedsBack,
+  cancelsInMono,
+  oneSideOnly,
+  sharesTrack,
+  clips,
+  stageClips,
+  faint,
+  dull,
+  playbackReturns,
+  guestsNotHeard,
+  playbackMoved,
+  playbackCancels,
+  monitorOff,
+  hot,
+  contactsExchanged,
+  uncertainContact,
+] as const;
+
+export type FindingCode = (typeof CHECKS)[number]['code'];
+export const FINDING_CODES: readonly FindingCode[] = CHECKS.map(({ code }) => code);

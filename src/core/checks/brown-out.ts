@@ -1,0 +1,21 @@
+import { check } from './check';
+import { excessOf } from './excess';
+import { REAL_DRAW } from './origins';
+
+/** Taken for what it declares; at its busiest it takes more than its socket has left. */
+export const brownOut = check({
+  code: 'brown-out',
+  severity: ['spoils'],
+  origin: REAL_DRAW,
+  limit: 'What the socket has left (USB 2.0, 7.2.1); real draw typical.',
+  cures: ['feed', 'link', 'plug'],
+  find: (facts) =>
+    excessOf(
+      facts,
+      (device) => device.accepted && device.takes > device.left,
+      ({ takes, left }) => ({
+        value: { name: 'left for it', value: left, unit: 'mA' },
+        limit: { value: takes, unit: 'mA', is: 'at least' },
+      }),
+    ),
+});

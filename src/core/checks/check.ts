@@ -1,0 +1,50 @@
+import type { Facts } from '../engine';
+import type { Finding, Origin, Severity } from './finding';
+
+/** Kinds of edit that may cure a finding; what they are in full is search/fixes' to know. */
+export type Cure =
+  /** A plug to another socket of the same part, or a lead turned round. */
+  | 'plug'
+  /** A plug to a socket of another part. */
+  | 'replug'
+  /** Another lead, adapter or dongle in the place of one, or one more between. */
+  | 'link'
+  /** A switch of a part on the way. */
+  | 'switch'
+  /** The very switch or choice that the finding names. */
+  | 'named'
+  /** What gives current or voltage: a switch that feeds, a supply in a socket. */
+  | 'feed'
+  /** A knob, to where it suits. */
+  | 'gain'
+  /** A knob, out of the way altogether. */
+  | 'send'
+  /** Another app, or another choice in it. */
+  | 'app'
+  | 'choice'
+  /** Something in the headphone socket. */
+  | 'headphones';
+
+/** What a check found; code, and severity and origin where it does not say them, are the check's own. */
+export type Found = Omit<Finding, 'code' | 'severity' | 'origin'> &
+  Partial<Pick<Finding, 'severity' | 'origin'>>;
+
+/** One thing that can be wrong with a rig, with all that is known of it but its words. */
+export interface Check<Code extends string = string> {
+  readonly code: Code;
+  /** The severities that it may have, the usual one first. */
+  readonly severity: readonly [Severity, ...Severity[]];
+  /** Where its limit comes from, where a finding does not say otherwise. */
+  readonly origin: Origin;
+  /** Its limit in words, made from the constant. */
+  readonly limit: string;
+  readonly cures: readonly Cure[];
+  /** `others`: the facts of the other readings of uncertain joints. */
+  readonly find: (facts: Facts, others: readonly Facts[]) => readonly Found[];
+  /** Asked only about sources for which nothing else was found. */
+  readonly lastResort?: boolean;
+  /** What the engine is to take for granted so as to see what else goes when this is cured. */
+  readonly assume?: (finding: Finding) => { readonly fed: readonly string[] };
+}
+
+export const check = <const Code extends string>(plan: Check<Code>): Check<Code> => plan;

@@ -1,0 +1,35 @@
+import { bandLoss } from '../engine/flow';
+import { check, type Found } from './check';
+import { inputOf } from './input-of';
+import { HALF_POWER } from './origins';
+
+/** Half the power: where a response ends, dB (IEC 60268-1; from memory). */
+const LOST_DB = 3;
+
+/** A source that is loaded so that a part of its band is lost: a pick-up on a few kilohms, treble into a long lead. */
+export const dull = check({
+  code: 'dull',
+  severity: ['spoils'],
+  origin: HALF_POWER,
+  limit: `${LOST_DB} dB within the band of the source (half power).`,
+  cures: ['switch', 'plug', 'link'],
+  find: (facts) =>
+    facts.arrivals.flatMap((arrival): Found[] => {
+      const input = arrival.state === 'recorded' ? inputOf(facts, arrival) : undefined;
+      if (!input) return [];
+      const loss = bandLoss(facts, input, arrival.source);
+      if (!loss || loss.decibels <= LOST_DB) return [];
+      return [
+        {
+          where: { part: arrival.source },
+          source: arrival.source,
+          recorder: arrival.recorder,
+          values: [
+            { name: 'lost', value: loss.decibels, unit: 'dB' },
+            { name: 'at', value: loss.at, unit: 'Hz' },
+          ],
+          limit: { value: LOST_DB, unit: 'dB', is: 'at most' },
+        },
+      ];
+    }),
+});

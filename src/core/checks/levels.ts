@@ -1,0 +1,4 @@
+import { decibels, type Decibels } from '../units';
+
+/** What a laugh or a louder word needs above the peaks, dB. Common practice: speech peaks near −12 dBFS, never over −6. */
+export const LEAST_HEADROOM: Decibels = decibels(6);

@@ -1,0 +1,108 @@
+import type { Facts } from '../engine';
+import type { NodeKey, Step } from '../engine/circuit';
+import { socketsOf } from '../engine/flow';
+import { jointBefore, outward, placedOf, portOfNode, soundContacts, soundWires } from '../engine/outward';
+import { mate } from '../plugs';
+import { endsOf, jointAt, jointsOf, portOf, type PortRef } from '../rig';
+import { failing } from './failing';
+
+/** An output stage is met when no more than this lies between: no input of the trade is so low. Typical. */
+const OUTPUT_WITHIN_OHMS = 1000;
+
+/** A source that runs into a socket at which nothing listens, and a socket of the same part that would do. */
+export interface Misplaced {
+  /** Across the joint, from the source's side to the socket. */
+  readonly step: Step & { readonly joint: string };
+  readonly better?: PortRef;
+  readonly source: string;
+  readonly recorder: string;
+}
+
+/** The nearest contact of another part's output that a source's contact runs into, with the step to it. */
+function drivenContact(facts: Facts, contact: NodeKey): Step | undefined {
+  const found = outward(facts.wires, contact, OUTPUT_WITHIN_OHMS);
+  const driver = facts.elements.find((e) => (e.kind === 'signal' || e.kind === 'drive') && found.has(e.a));
+  return driver && jointBefore(found, driver.a);
+}
+
+/** Whether a converter of the rig listens behind a socket. */
+const listensAt = (facts: Facts, { part, port }: PortRef): boolean =>
+  facts.inputs.some((input) => input.placed === part && socketsOf(input.capture).includes(port));
+
+/** Whether sound put on a port's contacts comes to a converter, or to a stage that leads there, by the wires of the rig. */
+function leadsToInput(facts: Facts, ref: PortRef): boolean {
+  const laid = facts.laid.get(ref.part);
+  const port = laid?.part.ports.find((p) => p.id === ref.port);
+  if (!laid || !port || port.direction === 'out') return false;
+  if (listensAt(facts, ref)) return true;
+  const heard = new Set(
+    facts.inputs.flatMap((input) =>
+      input.plugged || input.placed === ref.part
+        ? input.capture.channels.map((c) => `${input.placed}/${c.plus}`)
+        : [],
+    ),
+  );
+  const senses = new Set(
+    facts.elements.flatMap((e) => (e.kind === 'sense' && e.placed === ref.part ? [e.a, e.b] : [])),
+  );
+  return soundContacts(laid, port).some((contact) => {
+    const seen = new Set<NodeKey>([contact]);
+    for (const node of seen) {
+      if (heard.has(node) || senses.has(node)) return true;
+      for (const step of soundWires(facts).get(node) ?? []) seen.add(step.to);
+    }
+    return false;
+  });
+}
+
+/** Another free socket of the part that a plug went into, which takes it and where something listens. */
+function betterSocket(facts: Facts, joint: string, at: string): PortRef | undefined {
+  const found = facts.rig.joints.find((j) => j.id === joint);
+  const ends = found && endsOf(found, at);
+  const far = ends && portOf(facts.rig, ends.far);
+  if (!ends || !far) return undefined;
+  return (facts.laid.get(at)?.part.ports ?? [])
+    .map((port) => ({ port, ref: { part: at, port: port.id } }))
+    .filter(({ port, ref }) => !jointAt(facts.rig, ref) && mate(port, far).fits)
+    .find(({ ref }) => leadsToInput(facts, ref))?.ref;
+}
+
+const withBetter = (facts: Facts, step: Step, source: string, recorder: string): Misplaced[] => {
+  const { joint } = step;
+  if (joint === undefined) return [];
+  const better = betterSocket(facts, joint, placedOf(step.to));
+  return [{ step: { ...step, joint }, source, recorder, ...(better && { better }) }];
+};
+
+/** Sources whose output runs into another output. */
+export function misplacedOutputs(facts: Facts): Misplaced[] {
+  return failing(facts).flatMap(({ arrival: { source, recorder } }) => {
+    const laid = facts.laid.get(source);
+    if (!laid) return [];
+    const step = laid.part.ports
+      .flatMap((port) => soundContacts(laid, port))
+      .map((contact) => drivenContact(facts, contact))
+      .find((found) => found && !listensAt(facts, portOfNode(found.to)));
+    return step ? withBetter(facts, step, source, recorder) : [];
+  });
+}
+
+/** Sources whose lead ends in a socket of a box that gives sound out, though no stage drives it: a splitter's, say. */
+export function misplacedLeads(facts: Facts): Misplaced[] {
+  return failing(facts).flatMap(({ arrival: { source, recorder } }) => {
+    const seen = new Set([source]);
+    for (const id of seen) {
+      for (const joint of jointsOf(facts.rig, id)) {
+        const far = endsOf(joint, id)?.far;
+        const port = far && portOf(facts.rig, far);
+        if (!far || !port || seen.has(far.part)) continue;
+        if (port.direction === 'out') {
+          const step: Step = { from: '', to: `${far.part}/${far.port}`, ohms: 0, joint: joint.id };
+          return withBetter(facts, step, source, recorder).filter(({ better }) => better);
+        }
+        if (port.direction === 'through') seen.add(far.part);
+      }
+    }
+    return [];
+  });
+}

@@ -1,0 +1,13 @@
+import { check } from './check';
+import { ANALOGUE_MODE } from './origins';
+import { refusedBy } from './refused';
+
+/** A dongle without a converter on a port that passes no analogue sound. */
+export const noAnalogueMode = check({
+  code: 'no-analogue-mode',
+  severity: ['blocks'],
+  origin: ANALOGUE_MODE,
+  limit: 'Audio adapter accessory mode of USB Type-C (appendix A; from memory).',
+  cures: ['link', 'plug'],
+  find: (facts) => refusedBy(facts, 'no-analogue-mode'),
+});

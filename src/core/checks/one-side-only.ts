@@ -1,0 +1,39 @@
+import { SIDE_WITHIN } from '../engine/flow';
+import { check, type Found } from './check';
+import { inputOf } from './input-of';
+import { SIDES } from './origins';
+
+/** A source on one side of a recorder that has two. */
+export const oneSideOnly = check({
+  code: 'one-side-only',
+  severity: ['spoils'],
+  origin: SIDES,
+  limit: `The quieter side at most ${SIDE_WITHIN} dB under the louder (our own limit).`,
+  cures: ['switch', 'link', 'plug'],
+  find: (facts) => {
+    if (facts.rig.purpose.tracks === 'apart') return [];
+    return facts.arrivals.flatMap((arrival): Found[] => {
+      const input = inputOf(facts, arrival);
+      if (arrival.state !== 'recorded' || !input || input.channels.length < 2) return [];
+      // An app that sums its sides has none to be empty.
+      if (arrival.channels === 'both' || arrival.channels === 'mono') return [];
+      const silent = input.channels.find((c) => c.side !== arrival.channels && c.side !== 'further');
+      const peak = Math.max(
+        -Infinity,
+        ...(silent?.signals ?? []).filter((s) => s.source.placed === arrival.source).map((s) => s.peak),
+      );
+      return [
+        {
+          where: { part: arrival.recorder },
+          source: arrival.source,
+          recorder: arrival.recorder,
+          values: [
+            { name: `${silent?.side ?? 'other'} side`, value: peak, unit: 'dBFS' },
+            { name: `${arrival.channels} side`, value: arrival.peak, unit: 'dBFS' },
+          ],
+          limit: { value: arrival.peak - SIDE_WITHIN, unit: 'dBFS', is: 'at least' },
+        },
+      ];
+    });
+  },
+});

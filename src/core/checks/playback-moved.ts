@@ -1,0 +1,17 @@
+import { check } from './check';
+import { PLAYBACK_FOLLOWS } from './origins';
+
+/** Headphones in a host's own output while its playback comes out of the sound device that it took. */
+export const playbackMoved = check({
+  code: 'playback-moved',
+  severity: ['spoils'],
+  origin: PLAYBACK_FOLLOWS,
+  limit: 'Playback follows the sound device (common practice).',
+  cures: ['replug'],
+  find: (facts) =>
+    facts.listeners.flatMap(({ listener, hears, moved }) =>
+      moved
+        .filter(({ device }) => !hears.some((h) => h.device === device))
+        .map(({ device, to }) => ({ where: { part: listener }, recorder: device, other: to, values: [] })),
+    ),
+});

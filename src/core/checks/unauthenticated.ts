@@ -1,0 +1,13 @@
+import { check } from './check';
+import { AUTHENTICATION } from './origins';
+import { refusedBy } from './refused';
+
+/** An accessory without the chip that its port asks for. */
+export const unauthenticated = check({
+  code: 'accessory-unauthenticated',
+  severity: ['blocks'],
+  origin: AUTHENTICATION,
+  limit: 'Authentication of the port (common practice).',
+  cures: ['link', 'plug'],
+  find: (facts) => refusedBy(facts, 'unauthenticated'),
+});

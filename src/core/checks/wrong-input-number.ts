@@ -1,0 +1,13 @@
+import { check } from './check';
+import { missedTracks } from './missed-tracks';
+import { CHOICE_IN_APP } from './origins';
+
+/** The device hears the source, and no track of the project records that input of it. */
+export const wrongInputNumber = check({
+  code: 'wrong-input-number',
+  severity: ['blocks'],
+  origin: CHOICE_IN_APP,
+  limit: 'What was chosen in the app.',
+  cures: ['choice', 'plug'],
+  find: (facts) => missedTracks(facts, (waiting, tracks) => (waiting ? undefined : tracks[0]?.chosenBy)),
+});

@@ -1,0 +1,131 @@
+import { allBlocks, type Block, type Split } from './blocks';
+import { solveDirect, type DirectSolution } from './direct';
+import { excite, isExciter, type Exciter, type SenseBranch } from './excite';
+import { Memo } from './memo';
+import { mergeNets, type Nets } from './nets';
+import type { NetElement, TouchLink } from './netlist';
+import { noiseAnswers, type NoiseAnswers, type Port } from './noise-answers';
+import { wiring, type Wiring } from './paths';
+import { ZERO, buildSystem, magnitude, minus, plus, type Phasor, type Response } from './system';
+
+/** How the block of an exciter answers to one volt of it. */
+export interface Answer {
+  readonly block: Block;
+  readonly response: Response;
+}
+
+/** Under this share of a volt nothing comes: −180 dB. */
+export const NOTHING_COMES = 1e-9;
+
+/**
+ * Everything of a circuit that gains of stages do not change: nets, direct voltages, how each exciter's block answers. Kept by
+ * content, so that a knob pays for none of it.
+ */
+export class Network {
+  readonly nets: Nets;
+  readonly split: Split;
+  readonly direct: DirectSolution;
+  readonly wires: Wiring;
+  readonly senses: ReadonlyMap<string, SenseBranch>;
+  readonly exciters: ReadonlyMap<string, Exciter>;
+  private readonly blockOf = new Map<string, Block>();
+  /** By angular frequency, then exciter. */
+  private readonly answered = new Map<number, Map<string, Answer>>();
+  /** By angular frequency and exciter: what it brings to each sense. */
+  private readonly coupled = new Map<
+    number,
+    Map<string, readonly (readonly [sense: string, gain: Phasor])[]>
+  >();
+  private readonly noises = new Map<string, NoiseAnswers>();
+  /** Connected components that each exciter's block reaches. */
+  readonly componentsOf = new Map<string, ReadonlySet<string | undefined>>();
+
+  constructor(elements: readonly NetElement[], touches: readonly TouchLink[]) {
+    this.nets = mergeNets({ elements, touches });
+    this.split = allBlocks(this.nets);
+    this.direct = solveDirect(this.nets);
+    this.wires = wiring({ elements, touches });
+    this.senses = new Map(
+      this.nets.branches.flatMap((b) => (b.kind === 'sense' ? [[b.id, b] as const] : [])),
+    );
+    const exciters = new Map<string, Exciter>();
+    for (const block of this.split.blocks) {
+      // A transformer carries a source to a component in which it does not itself stand.
+      const components = new Set(block.nets.map((net) => this.split.component.get(net)));
+      for (const branch of block.branches) {
+        if (!isExciter(branch)) continue;
+        exciters.set(branch.id, branch);
+        this.blockOf.set(branch.id, block);
+        this.componentsOf.set(branch.id, components);
+      }
+    }
+    this.exciters = exciters;
+  }
+
+  /** How an exciter's block answers to one volt of it; found when first asked for. */
+  answer(exciter: string, omega: number): Answer | undefined {
+    const at = this.answered.get(omega) ?? new Map<string, Answer>();
+    this.answered.set(omega, at);
+    const known = at.get(exciter);
+    if (known) return known;
+    const [branch, block] = [this.exciters.get(exciter), this.blockOf.get(exciter)];
+    if (!branch || !block) return undefined;
+    const [response] = buildSystem(block, omega).solve([excite(branch)]);
+    if (!response) return undefined;
+    const found = { block, response };
+    at.set(exciter, found);
+    return found;
+  }
+
+  /** The voltage at a net per volt of an exciter: it reaches what hangs on its block, by the net where it hangs. */
+  at(exciter: string, net: number, omega: number): Phasor {
+    const answer = this.answer(exciter, omega);
+    if (!answer) return ZERO;
+    let sum = ZERO;
+    for (const step of this.split.path(net)) {
+      if (step.block === answer.block) sum = plus(sum, answer.response.net(step.net));
+    }
+    return sum;
+  }
+
+  across(exciter: string, from: number, to: number, omega: number): Phasor {
+    return minus(this.at(exciter, from, omega), this.at(exciter, to, omega));
+  }
+
+  /** What an exciter brings to each sense, where anything comes. */
+  toSenses(exciter: string, omega: number): readonly (readonly [sense: string, gain: Phasor])[] {
+    const at = this.coupled.get(omega) ?? new Map<string, readonly (readonly [string, Phasor])[]>();
+    this.coupled.set(omega, at);
+    const known = at.get(exciter);
+    if (known) return known;
+    const found: (readonly [string, Phasor])[] = [];
+    for (const [id, { from, to }] of this.senses) {
+      const gain = this.across(exciter, from, to, omega);
+      if (magnitude(gain) >= NOTHING_COMES) found.push([id, gain]);
+    }
+    at.set(exciter, found);
+    return found;
+  }
+
+  /** Answers to unit currents between the nets where noise is asked for, kept for the next gains. */
+  noise(ports: readonly Port[]): NoiseAnswers {
+    const key = ports.map((port) => port.join()).join(' ');
+    const known = this.noises.get(key) ?? noiseAnswers(this.nets, ports);
+    this.noises.set(key, known);
+    return known;
+  }
+}
+
+/** So many circuits are kept: the readings of a rig, before and after an edit, and those of a few fixes. */
+const networks = new Memo<Network>(48);
+
+export const networkOf = (
+  key: string,
+  elements: readonly NetElement[],
+  touches: readonly TouchLink[],
+): Network => networks.get(key, () => new Network(elements, touches));
+
+/** Forgets every kept circuit: only for measuring how long the first analysis takes. */
+export const forgetNetworks = (): void => {
+  networks.clear();
+};

@@ -1,0 +1,255 @@
+import type { Finding } from '../../checks';
+import { connectorName, contactName, contactsOf, mate, type Misfit } from '../../plugs';
+import { portOf, type Joint, type Rig } from '../../rig';
+import type { FindingWords } from '../finding-words';
+import { limitFigure, show } from '../measured';
+import type { Sentence } from '../sentence';
+import { capital, is, list, nameOf, noun, numberWord, socketName, who, withArticle } from '../words';
+
+const MISFIT: Record<Misfit, string> = {
+  'two-plugs': 'both are plugs',
+  'two-jacks': 'both are sockets',
+  size: 'they differ in size',
+  family: 'they are of different kinds',
+};
+
+const jointOf = (rig: Rig, finding: Finding): Joint | undefined =>
+  rig.joints.find((joint) => joint.id === finding.where.joint);
+
+function connectorsOf(rig: Rig, finding: Finding) {
+  const joint = jointOf(rig, finding);
+  const plug = joint && portOf(rig, joint.plug);
+  const jack = joint && portOf(rig, joint.jack);
+  return joint && plug && jack ? { joint, plug, jack } : undefined;
+}
+
+/** "the lead’s tip": a contact with the part it is on. */
+const theContact = (rig: Rig, placed: string | undefined, contact: string): string =>
+  `${noun(rig, placed)}’s ${contact}`;
+
+const isBridge = (f: Finding): boolean => (f.where.jack?.length ?? 0) > 1;
+
+function sayShort(rig: Rig, finding: Finding): Sentence {
+  const [resistance] = finding.values;
+  const joint = jointOf(rig, finding);
+  const [contact] = finding.where.plug ?? [];
+  const [a, b] = finding.where.jack ?? [];
+  const wants: Sentence = [
+    `, and ${noun(rig, finding.recorder)} wants `,
+    limitFigure(finding),
+    ' before it believes in a microphone.',
+  ];
+  const measured = resistance ? [show(resistance)] : [];
+  if (joint && contact && a && b) {
+    const plugName = capital(theContact(rig, joint.plug.part, contactName(contact)));
+    const springs = `the ${contactName(a)} spring (microphone) and the ${contactName(b)} spring (ground)`;
+    return [`${plugName} lies on both ${springs} of the jack: `, ...measured, ' to ground', ...wants];
+  }
+  return ['The microphone contact is pulled to ground: ', ...measured, ...wants];
+}
+
+function sayOpen(rig: Rig, finding: Finding): Sentence {
+  const joint = jointOf(rig, finding);
+  const [plug] = finding.where.plug ?? [];
+  const [jack] = finding.where.jack ?? [];
+  const [resistance] = finding.values;
+  const tail: Sentence = resistance
+    ? [
+        `. ${capital(noun(rig, finding.recorder))} reads `,
+        show(resistance),
+        ' there, takes it for a microphone, and hears nothing.',
+      ]
+    : ['. The input is live and hears nothing.'];
+  if (!joint || !plug || !jack) return ['The microphone contact leads to nothing', ...tail];
+  const spring = `The ${contactName(jack)} spring of ${nameOf(rig, joint.jack.part)}`;
+  const meets = theContact(rig, joint.plug.part, contactName(plug));
+  return [`${spring} meets ${meets}, and nothing is wired to that`, ...tail];
+}
+
+function sayMisfit(rig: Rig, finding: Finding): Sentence {
+  const ends = connectorsOf(rig, finding);
+  if (!ends) return ['The two connectors do not go together.'];
+  const mating = mate(ends.plug, ends.jack);
+  const why = mating.fits ? '' : MISFIT[mating.misfit];
+  const [a, b] = [connectorName(ends.plug.connector), connectorName(ends.jack.connector)];
+  return [
+    `${capital(withArticle(a))} ${ends.plug.gender} and ${withArticle(b)} ${ends.jack.gender} do not go together: ${why}.`,
+  ];
+}
+
+function sayUncertain(rig: Rig, finding: Finding): Sentence {
+  const [usual, otherwise] = finding.values;
+  const [jack] = finding.where.jack ?? [];
+  const [plug] = finding.where.plug ?? [];
+  const joint = jointOf(rig, finding);
+  return [
+    `Jacks differ: in some the ${jack ? contactName(jack) : ''} spring of ${nameOf(rig, joint?.jack.part)} lies on the plug’s ${plug ? contactName(plug) : ''}. Peaks are then `,
+    ...(otherwise ? [show(otherwise)] : []),
+    ' instead of ',
+    ...(usual ? [show(usual)] : []),
+    '; try it before the day.',
+  ];
+}
+
+/** Three contacts into four, where one band of the plug lies on both springs. */
+function shortTitle(rig: Rig, finding: Finding): string | undefined {
+  const ends = connectorsOf(rig, finding);
+  if (!ends || !isBridge(finding)) return undefined;
+  const [plug, jack] = [contactsOf(ends.plug.connector).length, contactsOf(ends.jack.connector).length];
+  return `${capital(numberWord(plug))} contacts into ${numberWord(jack)}`;
+}
+
+const shortBracket = (_: Rig, f: Finding): string => {
+  const [plug] = f.where.plug ?? [];
+  return plug && isBridge(f) ? `joined by the ${contactName(plug)}` : 'pulled to ground';
+};
+
+const contactList = (f: Finding): string => {
+  const names = (f.where.jack ?? []).map(contactName);
+  return names.length > 0 ? ` (${list(names)})` : '';
+};
+
+const saySwapped = (rig: Rig, f: Finding): Sentence => [
+  `${capital(who(rig, f))} and the jack put microphone and ground on each other’s contacts${contactList(f)}: `,
+  ...f.values.slice(0, 1).map(show),
+  ' across the capsule, which wants ',
+  limitFigure(f),
+  '.',
+];
+
+const sayExchanged = (rig: Rig, f: Finding): Sentence => [
+  `Microphone and ground lie on each other’s contacts${contactList(f)}, and it works all the same: ${who(rig, f)} ${is(f)} joined to nothing else. With anything earthed in the rig it would not.`,
+];
+
+const sayUnpowered = (rig: Rig, f: Finding): Sentence => [
+  `${capital(who(rig, f))} ${is(f)} fed `,
+  ...f.values.slice(0, 1).map(show),
+  ' and want',
+  (f.sources?.length ?? 1) > 1 ? ' ' : 's ',
+  limitFigure(f),
+  ' (plug-in power or phantom).',
+];
+
+function sayOutputs(rig: Rig, f: Finding): Sentence {
+  const port = jointOf(rig, f)?.jack;
+  return [
+    `${capital(who(rig, f))} ${(f.sources?.length ?? 1) > 1 ? 'give' : 'gives'} sound out, and so does the ${socketName(rig, port)} of ${nameOf(rig, port?.part)}. Nothing listens there.`,
+  ];
+}
+
+function saySocket(rig: Rig, f: Finding): Sentence {
+  const joint = jointOf(rig, f);
+  const taken = joint && (joint.jack.part === f.where.part ? joint.jack : joint.plug);
+  const better = { part: f.where.part ?? '', port: f.where.port ?? '' };
+  return [
+    `The plug is in the ${socketName(rig, taken)} of ${nameOf(rig, f.where.part)}, and nothing listens there. The ${socketName(rig, better)} beside it takes the same plug, and listens.`,
+  ];
+}
+
+const sayVolts = (rig: Rig, f: Finding): Sentence => [
+  `${capital(nameOf(rig, f.other))} gets `,
+  ...f.values.map(show),
+  ' of direct voltage and bears ',
+  limitFigure(f),
+  '. Before plugging anything: fader down, phantom off.',
+];
+
+const sayCurrent = (rig: Rig, f: Finding): Sentence => [
+  `Phantom power drives `,
+  ...f.values.map(show),
+  ` into ${nameOf(rig, f.other)}, for as long as it is on; such a contact bears `,
+  limitFigure(f),
+  '. Before plugging anything: fader down, phantom off.',
+];
+
+export const CONTACT_WORDS = {
+  'voltage-harms': {
+    title: 'Voltage where it does harm',
+    means:
+      'Phantom power or another direct voltage reaches a contact that does not bear it. Fader down and phantom off before anything is plugged.',
+    says: sayVolts,
+  },
+  'current-harms': {
+    title: 'Current where it does harm',
+    means:
+      'Phantom power flows for good into an output, a ribbon or a coil: little voltage stands there, and yet 7 mA a leg flow. A transformer or a blocking capacitor keeps it away; phantom off does too.',
+    says: sayCurrent,
+  },
+  'does-not-fit': {
+    title: 'Does not fit',
+    means:
+      'The two connectors of a joint cannot be pushed together: other size, other family, or the same gender.',
+    says: sayMisfit,
+    bracket: (rig, f) => {
+      const ends = connectorsOf(rig, f);
+      const mating = ends && mate(ends.plug, ends.jack);
+      return mating && !mating.fits ? MISFIT[mating.misfit] : 'does not fit';
+    },
+  },
+  'no-path': {
+    title: 'Not joined',
+    means: 'No chain of joints leads from the source to the recorder.',
+    says: (rig, f) => [`No lead joins ${who(rig, f)} to ${noun(rig, f.recorder)}.`],
+  },
+  'contacts-swapped': {
+    title: 'Microphone and ground exchanged',
+    means:
+      'The bias stands across the capsule the wrong way round: plug and jack put microphone and ground on each other’s contacts.',
+    says: saySwapped,
+    bracket: () => 'microphone and ground exchanged',
+  },
+  'contacts-exchanged': {
+    title: 'Works with microphone and ground exchanged',
+    means:
+      'The plug has microphone and ground where the jack has ground and microphone. A source that floats does not mind; one that shares a ground with anything else falls silent.',
+    says: sayExchanged,
+    bracket: () => 'exchanged, and works',
+  },
+  'mic-line-shorted': {
+    title: 'Microphone line shorted',
+    means:
+      'The jack reads a short or the hook button at its microphone contact, takes what is plugged in for plain headphones, and keeps its own microphone.',
+    says: sayShort,
+    heading: shortTitle,
+    bracket: shortBracket,
+  },
+  'mic-line-loaded': {
+    title: 'Not taken for a microphone',
+    means:
+      'The resistance at the microphone contact lies between a short and a microphone: a button, or a bare line output.',
+    says: sayShort,
+    bracket: () => 'too low for a microphone',
+  },
+  'mic-contact-open': {
+    title: 'Microphone contact touches nothing',
+    means:
+      'The input is taken, but its microphone contact meets a contact with nothing behind it: listed, flat meter.',
+    says: sayOpen,
+    bracket: () => 'nothing on this contact',
+  },
+  'capsule-unpowered': {
+    title: 'Microphone without power',
+    means: 'The microphone gets less plug-in power or phantom than it needs.',
+    says: sayUnpowered,
+  },
+  'output-into-output': {
+    title: 'Output into output',
+    means: 'The source runs into a socket that gives sound out; nothing listens there.',
+    says: sayOutputs,
+    bracket: () => 'both give, none takes',
+  },
+  'wrong-socket': {
+    title: 'Wrong socket of the same box',
+    means:
+      'The plug is in a socket that gives sound out, and the socket beside it takes the same plug and listens: the headphone socket of a splitter, of a camera.',
+    says: saySocket,
+    bracket: () => 'the wrong socket',
+  },
+  'uncertain-contact': {
+    title: 'Depends on the jack',
+    means:
+      'A spring of the jack may lie on either of two contacts of the plug; real jacks differ, and so does what arrives.',
+    says: sayUncertain,
+    bracket: () => 'depends on the jack',
+  },
+} satisfies Readonly<Record<string, FindingWords>>;

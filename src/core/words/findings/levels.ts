@@ -1,0 +1,141 @@
+import type { Finding } from '../../checks';
+import { PAIR_SUM } from '../../checks/cancels-in-mono';
+import type { Rig } from '../../rig';
+import { formatQuantity } from '../../units';
+import type { FindingWords } from '../finding-words';
+import { limitFigure, show } from '../measured';
+import { figure, type Sentence } from '../sentence';
+import { are, capital, nameOf, noun, who } from '../words';
+
+const sayTooQuiet = (rig: Rig, f: Finding): Sentence => {
+  const [peaks] = f.values;
+  return peaks && Number.isFinite(peaks.value)
+    ? [
+        `${capital(who(rig, f))} ${are(f, 'arrives', 'arrive')} at ${noun(rig, f.recorder)} with peaks at `,
+        show(peaks),
+        '; it takes ',
+        limitFigure(f),
+        ' to stand out of the noise.',
+      ]
+    : [
+        `Nothing of ${who(rig, f)} comes to ${noun(rig, f.recorder)}, though every joint looks right: what leads there carries something else.`,
+      ];
+};
+
+const sayFaint = (rig: Rig, f: Finding): Sentence => [
+  `${capital(who(rig, f))} ${are(f, 'peaks', 'peak')} at `,
+  ...f.values.slice(0, 1).map(show),
+  ` in ${noun(rig, f.recorder)}, and the knobs on the way have `,
+  ...f.values.slice(1, 2).map(show),
+  ' left. It wants an input with more gain, such as one for microphones, or something louder.',
+];
+
+const saySides = (rig: Rig, f: Finding): Sentence => [
+  `${capital(noun(rig, f.recorder))} records two sides: `,
+  ...f.values.flatMap((m, index) => [`${index > 0 ? ', ' : ''}the ${m.name} has `, show(m)]),
+  '; it takes ',
+  limitFigure(f),
+  ' to count as carried. Harmless if you copy it over later, wrong in a live stream.',
+];
+
+const sayClips = (rig: Rig, f: Finding): Sentence => [
+  `${capital(who(rig, f))} ${are(f, 'reaches', 'reach')} the input of ${nameOf(rig, f.where.part)} with peaks at `,
+  ...f.values.slice(0, 1).map(show),
+  '; full scale is ',
+  figure('0 dBFS'),
+  '. It clips ahead of the converter, so no slider in the app can save it.',
+];
+
+const sayHot = (rig: Rig, f: Finding): Sentence => [
+  `${capital(who(rig, f))} ${are(f, 'peaks', 'peak')} at `,
+  ...f.values.slice(0, 1).map(show),
+  ` in ${nameOf(rig, f.where.part)}; `,
+  limitFigure(f),
+  ' leaves room for a laugh or a louder word.',
+];
+
+/** Both outputs of a stereo source in one balanced input, or one source on both sides, with opposite polarity. */
+const sayCancels = (rig: Rig, f: Finding): Sentence => [
+  f.values[0]?.name === PAIR_SUM
+    ? `Both outputs of ${who(rig, f)} meet in one input with opposite polarity. What they have in common falls by `
+    : `Left and right carry ${who(rig, f)} with opposite polarity. Summed to mono it falls by `,
+  ...f.values.map((m) => figure(formatQuantity(-m.value, m.unit))),
+  f.values[0]?.name === PAIR_SUM
+    ? '. A stereo pair wants two inputs, or a lead that sums.'
+    : f.severity === 'blocks'
+      ? `, and the app on ${noun(rig, f.recorder)} sums. It takes one leg of the output for both sides.`
+      : ', and phones and calls sum. It takes one leg of the output for both sides.',
+];
+
+const sayStage = (rig: Rig, f: Finding): Sentence => [
+  `${capital(who(rig, f))} ${are(f, 'drives', 'drive')} an output of ${nameOf(rig, f.other)} to peaks of `,
+  ...f.values.map(show),
+  '; it clips at ',
+  ...(f.limit ? [figure(formatQuantity(f.limit.value, f.limit.unit))] : []),
+  '.',
+];
+
+const sayDull = (rig: Rig, f: Finding): Sentence => [
+  `On the way to ${noun(rig, f.recorder)} ${who(rig, f)} ${are(f, 'loses', 'lose')} `,
+  ...f.values.slice(0, 1).map(show),
+  ' at ',
+  ...f.values.slice(1, 2).map(show),
+  ': what it runs into loads it too much, or the lead is too long for it. It wants an input of higher impedance, or a shorter lead.',
+];
+
+const sayFeedsBack = (rig: Rig, f: Finding): Sentence => [
+  `What ${nameOf(rig, f.where.part)} gives comes back into itself${f.other === undefined ? '' : ` by way of ${nameOf(rig, f.other)}`} with a gain of `,
+  ...f.values.map(show),
+  ' a turn: it howls, whatever is put in. Take the return out of the send that feeds it.',
+];
+
+export const LEVEL_WORDS = {
+  'too-quiet': {
+    title: 'Lost in the noise',
+    means: 'The source does not reach the input, or stands too little above its noise to count as recorded.',
+    says: sayTooQuiet,
+  },
+  faint: {
+    title: 'Far too low, and no gain left',
+    means:
+      'The source stands out of the noise and is so low that no recording of it is wanted, and no knob on the way brings it up: a microphone in a line socket, as a rule.',
+    says: sayFaint,
+  },
+  'cancels-in-mono': {
+    title: 'Gone in mono',
+    means:
+      'Left and right carry the source with opposite polarity, as when a balanced output runs into a stereo input: it vanishes when the sides are summed. Or both outputs of a stereo pair run into one balanced input, which hears only what they do not have in common.',
+    says: sayCancels,
+  },
+  'one-side-only': {
+    title: 'On one side only',
+    means: 'The recorder has two sides and only one of them carries the source.',
+    says: saySides,
+  },
+  clips: {
+    title: 'Too loud for the input',
+    means: 'Peaks pass full scale of the input; clipping cannot be repaired.',
+    says: sayClips,
+  },
+  hot: {
+    title: 'Little room above',
+    means: 'Nothing clips as it is, and a laugh would.',
+    says: sayHot,
+  },
+  'stage-clips': {
+    title: 'A stage clips',
+    means: 'Peaks drive a stage on the way past its clip level.',
+    says: sayStage,
+  },
+  dull: {
+    title: 'Loses part of its sound',
+    means:
+      'The source is loaded so that a part of its band is lost: a pick-up on a few kilohms, treble into a long lead.',
+    says: sayDull,
+  },
+  'feeds-back': {
+    title: 'Feeds back on itself',
+    means: 'Stages feed one another in a circle with a gain of one or more: it howls.',
+    says: sayFeedsBack,
+  },
+} satisfies Readonly<Record<string, FindingWords>>;
