@@ -1,6 +1,7 @@
 import { readFile, stat } from 'node:fs/promises';
 import { LARGEST_RIG_BYTES, sayProblem } from '../core/files';
 import { type Rig } from '../core/rig';
+import { oneLine } from '../core/schema';
 import { readRig } from '../core/files/read-rig';
 import { checkReport, spiceReport } from '../core/files';
 import { planReport } from '../core/files/plan-report';
@@ -32,28 +33,70 @@ async function loadRig(path: string): Promise<Rig> {
   return result.rig;
 }
 
-async function check(path: string | undefined, flags: readonly string[]): Promise<string> {
-  if (path === undefined) throw new BadInput('say which rig: symplex check RIG.json [--json]');
-  const unknown = flags.find((flag) => flag !== '--json');
-  if (unknown !== undefined) throw new BadInput(`unknown option ${unknown}: symplex check RIG.json [--json]`);
-  const report = checkReport(await loadRig(path));
-  return flags.includes('--json') ? JSON.stringify(report, null, 2) : textReport(report);
+/** Options by their name, with the value of those that have one. */
+type Flags = ReadonlyMap<string, string | undefined>;
+
+/** Options that the next word belongs to. */
+const WITH_VALUE: readonly string[] = ['--fixes'];
+
+/** Apart: the options, and what is left. */
+function readArguments(args: readonly string[]): { flags: Flags; words: readonly string[] } {
+  const flags = new Map<string, string | undefined>();
+  const words: string[] = [];
+  for (let index = 0; index < args.length; index += 1) {
+    const arg = args[index] ?? '';
+    if (WITH_VALUE.includes(arg)) flags.set(arg, args[(index += 1)]);
+    else if (arg.startsWith('--')) flags.set(arg, undefined);
+    else words.push(arg);
+  }
+  return { flags, words };
 }
 
-async function planned(path: string | undefined, flags: readonly string[]): Promise<string> {
-  if (path === undefined) throw new BadInput('say which request: symplex plan REQUEST.json [--json]');
-  const unknown = flags.find((flag) => flag !== '--json');
-  if (unknown !== undefined)
-    throw new BadInput(`unknown option ${unknown}: symplex plan REQUEST.json [--json]`);
+function refuseOthers(flags: Flags, known: readonly string[], usage: string): void {
+  const unknown = [...flags.keys()].find((flag) => !known.includes(flag));
+  if (unknown !== undefined) throw new BadInput(`unknown option ${oneLine(unknown)}: ${usage}`);
+}
+
+/** Time for the search for fixes unless another is asked for, ms: an answer that one waits for. */
+const FIXES_MS = 2000;
+/** An hour. */
+const MOST_FIXES_MS = 3_600_000;
+const CHECK_USAGE = 'symplex check RIG.json [--json] [--fixes MS]';
+
+function fixesTime(value: string | undefined): number {
+  const milliseconds = Number(value);
+  if (value === undefined || !/^\d+$/.test(value) || milliseconds > MOST_FIXES_MS) {
+    throw new BadInput(
+      `--fixes takes milliseconds from 0 to ${MOST_FIXES_MS}, not ${value === undefined ? 'nothing' : oneLine(value)}: ${CHECK_USAGE}`,
+    );
+  }
+  return milliseconds;
+}
+
+async function check(path: string | undefined, flags: Flags): Promise<string> {
+  if (path === undefined) throw new BadInput(`say which rig: ${CHECK_USAGE}`);
+  refuseOthers(flags, ['--json', '--fixes'], CHECK_USAGE);
+  const milliseconds = flags.has('--fixes') ? fixesTime(flags.get('--fixes')) : FIXES_MS;
+  const report = checkReport(await loadRig(path), {}, { now: () => performance.now(), milliseconds });
+  return flags.has('--json') ? JSON.stringify(report, null, 2) : textReport(report, milliseconds);
+}
+
+const PLAN_USAGE = 'symplex plan REQUEST.json [--json]';
+
+async function planned(path: string | undefined, flags: Flags): Promise<string> {
+  if (path === undefined) throw new BadInput(`say which request: ${PLAN_USAGE}`);
+  refuseOthers(flags, ['--json'], PLAN_USAGE);
   const result = readRequest(await readText(path));
   if (!result.ok) throw new BadInput(sayRequestProblem(result.problem));
   const report = planReport(plan(result.request));
-  return flags.includes('--json') ? JSON.stringify(report, null, 2) : planText(report);
+  return flags.has('--json') ? JSON.stringify(report, null, 2) : planText(report);
 }
 
-async function spice(path: string | undefined, flags: readonly string[]): Promise<string> {
-  if (path === undefined) throw new BadInput('say which rig: symplex spice RIG.json');
-  if (flags[0] !== undefined) throw new BadInput(`unknown option ${flags[0]}: symplex spice RIG.json`);
+const SPICE_USAGE = 'symplex spice RIG.json';
+
+async function spice(path: string | undefined, flags: Flags): Promise<string> {
+  if (path === undefined) throw new BadInput(`say which rig: ${SPICE_USAGE}`);
+  refuseOthers(flags, [], SPICE_USAGE);
   return spiceReport(await loadRig(path));
 }
 
@@ -68,8 +111,8 @@ const COMMANDS: Readonly<Record<string, typeof check>> = {
 };
 
 async function main([command, ...args]: readonly string[]): Promise<number> {
-  const flags = args.filter((arg) => arg.startsWith('--'));
-  const [path, second] = args.filter((arg) => !arg.startsWith('--'));
+  const { flags, words } = readArguments(args);
+  const [path, second] = words;
   try {
     const work = COMMANDS[command ?? ''];
     if (!work) throw new BadInput(`unknown command ${command ?? ''}`);

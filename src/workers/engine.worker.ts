@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { fixesFor, moveOptions, outcomesOf, swapOptions } from '../core/search/fixes';
+import { searchFixes, moveOptions, outcomesOf, swapOptions } from '../core/search/fixes';
 import { checkPart } from '../core/parts/model/check-part';
 import { analyse } from '../core/judge';
 import { checkRig, readRig } from '../core/files/read-rig';
@@ -12,7 +12,7 @@ const engine: EngineProtocol = {
     return result.ok ? null : result.problem;
   },
   soundParts: (parts) => parts.map((part) => checkPart(part).ok),
-  fixes: fixesFor,
+  fixes: (rig, finding, drawer) => searchFixes(rig, finding, drawer),
   options: (rig, placed) => [...moveOptions(rig, placed), ...swapOptions(rig, placed)],
   outcomes: outcomesOf,
   read: readRig,

@@ -1,5 +1,5 @@
 import type { Finding } from '../core/checks';
-import type { Drawer, Fix, Option } from '../core/search/fixes';
+import type { Drawer, Fixes, Option } from '../core/search/fixes';
 import type { Part } from '../core/parts';
 import type { Analysis } from '../core/judge';
 import type { ReadProblem } from '../core/files';
@@ -14,7 +14,7 @@ export interface EngineProtocol {
   /** Which of the user's own parts are sound, by their place in the list. */
   soundParts(parts: readonly Part[]): boolean[];
   /** Proved fixes of a finding, best first. */
-  fixes(rig: Rig, finding: Finding, drawer: Drawer): Fix[];
+  fixes(rig: Rig, finding: Finding, drawer: Drawer): Fixes;
   /** What may stand in the place of a part, and where else its leads may go. */
   options(rig: Rig, placed: string): Option[];
   /** Each edit with what the rig would then do. */

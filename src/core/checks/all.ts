@@ -17,6 +17,7 @@ import { micContactOpen } from './mic-contact-open';
 import { micLineLoaded } from './mic-line-loaded';
 import { micLineShorted } from './mic-line-shorted';
 import { monitorOff } from './monitor-off';
+import { monitorUnpowered } from './monitor-unpowered';
 import { noAnalogueMode } from './no-analogue-mode';
 import { noPath } from './no-path';
 import { notNoticed } from './not-noticed';
@@ -92,6 +93,7 @@ export const CHECKS = [
   playbackMoved,
   playbackCancels,
   monitorOff,
+  monitorUnpowered,
   hot,
   contactsExchanged,
   uncertainContact,

@@ -13,6 +13,8 @@ export type Cure =
   | 'switch'
   /** The very switch or choice that the finding names. */
   | 'named'
+  /** The other output of a pair, by a lead of its own. */
+  | 'pair'
   /** What gives current or voltage: a switch that feeds, a supply in a socket. */
   | 'feed'
   /** A knob, to where it suits. */
@@ -24,6 +26,12 @@ export type Cure =
   | 'choice'
   /** Something in the headphone socket. */
   | 'headphones';
+
+/** What the engine is to take for granted so as to see what else goes when a finding is cured. */
+export type Assumption =
+  | { readonly kind: 'fed'; readonly parts: readonly string[] }
+  /** A switch stands anywhere but where it does. */
+  | { readonly kind: 'turned'; readonly part: string; readonly setting: string };
 
 /** What a check found; code, and severity and origin where it does not say them, are the check's own. */
 export type Found = Omit<Finding, 'code' | 'severity' | 'origin'> &
@@ -43,8 +51,8 @@ export interface Check<Code extends string = string> {
   readonly find: (facts: Facts, others: readonly Facts[]) => readonly Found[];
   /** Asked only about sources for which nothing else was found. */
   readonly lastResort?: boolean;
-  /** What the engine is to take for granted so as to see what else goes when this is cured. */
-  readonly assume?: (finding: Finding) => { readonly fed: readonly string[] };
+  /** How the pipeline finds the consequences of a finding; without it a finding has none. */
+  readonly assume?: (finding: Finding) => Assumption | undefined;
 }
 
 export const check = <const Code extends string>(plan: Check<Code>): Check<Code> => plan;

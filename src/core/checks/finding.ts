@@ -55,11 +55,17 @@ export interface Finding {
   readonly because?: string;
 }
 
-/** Same code at the same place about the same recorder: the same trouble, whatever its measured values and sources. */
+/** Same code at the same place and switch about the same recorder: the same trouble, whatever its measured values and sources. */
 export const findingKey = (f: Finding): string =>
-  [f.code, f.where.joint ?? '', f.where.part ?? '', f.where.port ?? '', f.recorder ?? '', f.other ?? ''].join(
-    '|',
-  );
+  [
+    f.code,
+    f.where.joint ?? '',
+    f.where.part ?? '',
+    f.where.port ?? '',
+    f.recorder ?? '',
+    f.other ?? '',
+    f.setting ?? '',
+  ].join('|');
 
 /** Every source that a finding speaks of. */
 export const sourcesOf = ({ source, sources }: Finding): readonly string[] =>

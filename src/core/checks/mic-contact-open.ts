@@ -1,7 +1,7 @@
 import { contactOf, type NodeKey, type Step } from '../engine/circuit';
 import { selectInput, type HostInput } from '../engine/flow';
 import type { Facts } from '../engine';
-import { jointBefore, outward, soundContacts } from '../engine/outward';
+import { SOUND_PASSES_OHMS, jointBefore, outward, soundContacts, soundWires } from '../engine/outward';
 import { failing } from './failing';
 import { check, type Found } from './check';
 import type { Place } from './finding';
@@ -27,7 +27,7 @@ const sourceNodes = (facts: Facts): Set<NodeKey> =>
 
 /** The joint at which the line from a contact ends on a contact with nothing behind it; undefined if it does not. */
 function deadEnd(facts: Facts, sources: ReadonlySet<NodeKey>, contact: NodeKey): Place | undefined {
-  const found = outward(facts.wires, contact, Infinity);
+  const found = outward(soundWires(facts), contact, SOUND_PASSES_OHMS);
   if ([...found.keys()].some((node) => sources.has(node))) return undefined;
   const last = [...found.keys()].at(-1);
   const touch: Step | undefined = last === undefined ? undefined : jointBefore(found, last);

@@ -1,7 +1,15 @@
 import type { Facts } from '../engine';
 import type { NodeKey, Step } from '../engine/circuit';
 import { socketsOf } from '../engine/flow';
-import { jointBefore, outward, placedOf, portOfNode, soundContacts, soundWires } from '../engine/outward';
+import {
+  SOUND_PASSES_OHMS,
+  jointBefore,
+  outward,
+  placedOf,
+  portOfNode,
+  soundContacts,
+  soundWires,
+} from '../engine/outward';
 import { mate } from '../plugs';
 import { endsOf, jointAt, jointsOf, portOf, type PortRef } from '../rig';
 import { failing } from './failing';
@@ -49,7 +57,9 @@ function leadsToInput(facts: Facts, ref: PortRef): boolean {
     const seen = new Set<NodeKey>([contact]);
     for (const node of seen) {
       if (heard.has(node) || senses.has(node)) return true;
-      for (const step of soundWires(facts).get(node) ?? []) seen.add(step.to);
+      for (const step of soundWires(facts).get(node) ?? []) {
+        if (step.ohms <= SOUND_PASSES_OHMS) seen.add(step.to);
+      }
     }
     return false;
   });

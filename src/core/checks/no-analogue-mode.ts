@@ -9,5 +9,5 @@ export const noAnalogueMode = check({
   origin: ANALOGUE_MODE,
   limit: 'Audio adapter accessory mode of USB Type-C (appendix A; from memory).',
   cures: ['link', 'plug'],
-  find: (facts) => refusedBy(facts, 'no-analogue-mode'),
+  find: (facts) => refusedBy(facts, 'not-analogue'),
 });

@@ -9,7 +9,7 @@ export const oneSideOnly = check({
   severity: ['spoils'],
   origin: SIDES,
   limit: `The quieter side at most ${SIDE_WITHIN} dB under the louder (our own limit).`,
-  cures: ['switch', 'link', 'plug'],
+  cures: ['switch', 'link', 'plug', 'pair'],
   find: (facts) => {
     if (facts.rig.purpose.tracks === 'apart') return [];
     return facts.arrivals.flatMap((arrival): Found[] => {

@@ -27,7 +27,7 @@ export const partUnpowered = check({
   origin: OWN_POWER,
   limit: 'What feeds the part; least supply typical, P48 after IEC 61938.',
   cures: ['named', 'feed', 'plug', 'link'],
-  assume: ({ other }) => ({ fed: other === undefined ? [] : [other] }),
+  assume: ({ other }) => (other === undefined ? undefined : { kind: 'fed', parts: [other] }),
   find: (facts) =>
     failing(facts).flatMap(({ arrival: { source, recorder } }) => {
       const onTheWay = deadPaths(facts, source).map((path) => path.placed);

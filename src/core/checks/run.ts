@@ -38,7 +38,7 @@ function together(findings: readonly Finding[]): Finding[] {
   return [...told.values()];
 }
 
-const keyWithSource = (f: Finding): string => `${findingKey(f)}|${f.source ?? ''}|${f.setting ?? ''}`;
+const keyWithSource = (f: Finding): string => `${findingKey(f)}|${f.source ?? ''}`;
 
 const byWeight = (a: Finding, b: Finding): number =>
   severityRank(a.severity) - severityRank(b.severity) || (ORDER.get(a.code) ?? 0) - (ORDER.get(b.code) ?? 0);

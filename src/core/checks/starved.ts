@@ -11,9 +11,9 @@ export const starved = check({
     'What the socket gives at the most: USB 2.0, 7.2.1 (100 mA from a bus-powered hub, 500 mA configured); bare 8-pin adapters typical, from memory.',
   cures: ['feed', 'plug', 'link'],
   find: (facts) =>
-    refusedBy(facts, 'starved', ({ offered, draws }) => ({
+    refusedBy(facts, 'too-little-current', ({ offered, draws }) => ({
       values: [{ name: 'offered', value: offered.most, unit: 'mA' }],
       limit: { value: draws, unit: 'mA', is: 'at least' },
     })),
-  assume: ({ other }) => ({ fed: other === undefined ? [] : [other] }),
+  assume: ({ other }) => (other === undefined ? undefined : { kind: 'fed', parts: [other] }),
 });

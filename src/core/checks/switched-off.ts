@@ -65,6 +65,10 @@ export const switchedOff = check({
   origin: SWITCH,
   limit: 'Where the switch stands.',
   cures: ['named', 'switch'],
+  assume: ({ where, setting }) =>
+    where.part === undefined || setting === undefined
+      ? undefined
+      : { kind: 'turned', part: where.part, setting },
   find: (facts) =>
     failing(facts).flatMap(({ arrival: { source, recorder } }) =>
       [...atSource(facts, source), ...onTheWay(facts, source, recorder), ...atInput(facts, recorder)].map(

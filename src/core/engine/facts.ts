@@ -1,5 +1,6 @@
 import type { Hertz } from '../units';
 import { attachedDevices, livePowered, type AttachedDevice } from './bus';
+import { outletAt } from './supply';
 import {
   REFERENCE_FREQUENCY,
   isAlive,
@@ -100,9 +101,11 @@ export function rigFacts(rig: Rig, assumed: Assumptions = NOTHING_ASSUMED): RigF
   const powered = livePowered(rig, wires, devices);
   const isLive = (placed: string) => taken.has(placed) || powered(placed);
   const laid = new Map(parts.map((l) => [l.placed.id, l]));
-  // A part that feeds itself feeds its phantom supply too.
+  // A part that feeds itself feeds its phantom supply too, and a charger or power bank feeds what hangs on it.
   const isFed = (placed: string, port: string) =>
-    fed.has(nodeKey(placed, port)) || (laid.get(placed)?.part.power !== undefined && isLive(placed));
+    fed.has(nodeKey(placed, port)) ||
+    (laid.get(placed)?.part.power !== undefined && isLive(placed)) ||
+    outletAt({ rig, laid, wires }, placed, port) !== undefined;
   const circuits = parts.map((one) => partCircuit(one, { isFed, isLive }));
   return {
     rig,

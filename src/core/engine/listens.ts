@@ -4,9 +4,10 @@ import type { Rig } from '../rig';
 import { dbV } from '../units';
 import { circuitKey, rigFacts } from './facts';
 import { readings } from './mate';
+import type { Refusal } from './bus';
 
 /** Refusals that more current cures. */
-const CURABLE = 'starved';
+const CURABLE: Refusal = 'too-little-current';
 
 const silent = () => dbV(-Infinity);
 

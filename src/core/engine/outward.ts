@@ -1,4 +1,12 @@
-import { contactKey, readNode, wiring, type NodeKey, type Step, type Wiring } from './circuit';
+import {
+  REFERENCE_FREQUENCY,
+  contactKey,
+  readNode,
+  wiring,
+  type NodeKey,
+  type Step,
+  type Wiring,
+} from './circuit';
 import type { ContactRole, PartPort } from '../parts';
 import type { LaidPart, PortRef } from '../rig';
 import type { Facts } from './facts';
@@ -16,12 +24,19 @@ export const portOfNode = (node: NodeKey): PortRef => {
 
 const sounding = new WeakMap<Facts, Wiring>();
 
-/** Neighbours by everything that sound passes, capacitors included. */
+/** Behind more than this in series little of a sound is left at any input of the trade. Typical. */
+export const SOUND_PASSES_OHMS = 100_000;
+
+const reactance = (farads: number): number => 1 / (2 * Math.PI * REFERENCE_FREQUENCY * farads);
+
+/** Neighbours by everything that sound passes: capacitors count as what they are at 1 kHz. */
 export function soundWires(facts: Facts): Wiring {
   const known = sounding.get(facts);
   if (known) return known;
   const elements = facts.elements.map((e) =>
-    e.kind === 'capacitor' ? ({ ...e, kind: 'resistor', ohms: 0, conductor: false } as const) : e,
+    e.kind === 'capacitor'
+      ? ({ ...e, kind: 'resistor', ohms: reactance(e.farads), conductor: false } as const)
+      : e,
   );
   const found = wiring({ elements, touches: facts.netlist.touches });
   sounding.set(facts, found);

@@ -31,13 +31,13 @@ export function roleBehind(facts: Facts, joint: string, node: NodeKey): ContactR
   return found ?? null;
 }
 
-/** What ground and microphone of a headset may be taken for by the other side. */
+/** What ground and microphone of a headset may be taken for by the other side: a receiver's sound comes on a left or a right. */
 const EXCHANGED: Partial<Record<ContactRole, readonly ContactRole[]>> = {
   microphone: ['ground'],
-  ground: ['microphone'],
+  ground: ['microphone', 'left', 'right'],
 };
 
-/** The contacts of a joint at which one side has ground where the other has the microphone. */
+/** The contacts of a joint at which one side has ground where the other has the microphone, or its sound where the other has ground. */
 export function exchangedAt(
   facts: Facts,
   joint: string,

@@ -1,5 +1,6 @@
+import { finite } from './finite';
 import type { Finding, Origin } from '../checks';
-import { fixesFor, type Drawer, type Fix } from '../search/fixes';
+import { searchFixes, type Drawer, type Fix, type Fixes } from '../search/fixes';
 import type { Arrival, Chain, Stage } from '../engine/flow';
 import { analyse, type Analysis, type NetReport, type Outcome, type Verdict } from '../judge';
 import type { Rig, RigEdit } from '../rig';
@@ -57,6 +58,8 @@ export interface FindingReport extends Omit<Finding, 'values' | 'origin' | 'limi
   readonly title: string;
   readonly says: string;
   readonly fixes: readonly FixReport[];
+  /** Why not every fix was tried; null where all were. */
+  readonly fixesCut: Fixes['cut'] | null;
 }
 
 /** What `symplex check --json` prints. */
@@ -73,8 +76,6 @@ export interface CheckReport {
   readonly nets: NetReport;
   readonly findings: readonly FindingReport[];
 }
-
-const finite = (value: number): number | null => (Number.isFinite(value) ? value : null);
 
 function chainOf(analysis: Analysis, { source, records, inputs }: Arrival): Chain | undefined {
   const own = analysis.chains.filter((chain) => chain.source === source && chain.input === records);
@@ -125,7 +126,13 @@ function fixReport(rig: Rig, fix: Fix, finding: Finding): FixReport {
   };
 }
 
-function findingReport(rig: Rig, finding: Finding, drawer: Drawer): FindingReport {
+/** Time for the search for fixes of all findings together, by a clock. */
+export interface Budget {
+  readonly now: () => number;
+  readonly milliseconds: number;
+}
+
+function findingReport(rig: Rig, finding: Finding, { fixes, cut }: Fixes): FindingReport {
   const { source, origin, values, limit, ...rest } = finding;
   return {
     ...rest,
@@ -135,12 +142,23 @@ function findingReport(rig: Rig, finding: Finding, drawer: Drawer): FindingRepor
     source: origin,
     title: sayTitle(rig, finding),
     says: plain(sayReason(rig, finding)),
-    fixes: fixesFor(rig, finding, drawer).map((fix) => fixReport(rig, fix, finding)),
+    fixes: fixes.map((fix) => fixReport(rig, fix, finding)),
+    fixesCut: cut ?? null,
   };
 }
 
-/** The whole answer about a rig, as plain JSON. `drawer` tells what is owned, for the fixes. */
-export function checkReport(rig: Rig, drawer: Drawer = {}): CheckReport {
+/** Each finding with its fixes; what the earlier ones leave of their share of the time falls to the later. */
+function withFixes(rig: Rig, findings: readonly Finding[], drawer: Drawer, budget?: Budget): FindingReport[] {
+  const begun = budget?.now() ?? 0;
+  return findings.map((finding, index) => {
+    const until = begun + ((budget?.milliseconds ?? 0) * (index + 1)) / findings.length;
+    const spent = budget && (() => budget.now() >= until);
+    return findingReport(rig, finding, searchFixes(rig, finding, drawer, spent));
+  });
+}
+
+/** The whole answer about a rig, as plain JSON. `drawer` tells what is owned, for the fixes; without a budget all are tried. */
+export function checkReport(rig: Rig, drawer: Drawer = {}, budget?: Budget): CheckReport {
   const analysis = analyse(rig);
   return {
     rig: analysis.rig,
@@ -148,6 +166,6 @@ export function checkReport(rig: Rig, drawer: Drawer = {}): CheckReport {
     arrives: analysis.arrives.map((arrival) => arrivalReport(rig, analysis, arrival)),
     listeners: analysis.listeners.map(({ listener, hears, sources }) => ({ listener, hears, sources })),
     nets: analysis.nets,
-    findings: analysis.findings.map((finding) => findingReport(rig, finding, drawer)),
+    findings: withFixes(rig, analysis.findings, drawer, budget),
   };
 }

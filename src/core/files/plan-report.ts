@@ -1,3 +1,4 @@
+import { finite } from './finite';
 import { analyse } from '../judge';
 import type { Rig } from '../rig';
 import type { AlsoWorks, Hindrance, Item, Lost, Plan, Route } from '../search/route';
@@ -35,8 +36,6 @@ export interface PlanReport {
   readonly complete: boolean;
   readonly says: string;
 }
-
-const finite = (value: number): number | null => (Number.isFinite(value) ? value : null);
 
 function routeReport(route: Route): RouteReport {
   const { rank, verdict, cost, buy, own, parts, joints, evidence, rig } = route;

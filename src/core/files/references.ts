@@ -1,3 +1,4 @@
+import { isOwnId } from '../parts/own-part';
 import { DEFAULT_APP, findApp } from '../apps';
 import { partProblems as problemsOfPart } from '../parts/model/part-problems';
 import { canChoose, canStand, partIn } from '../rig/lookup';
@@ -32,7 +33,7 @@ function* policyProblems(rig: Rig): Generator<ReadProblem> {
     const at = `/policies/${index}`;
     if (!findApp(app)) yield { code: 'unknown-app', at: `${at}/app`, value: quoteValue(app) };
     // A device of the user's own may be known to other rigs only.
-    if (host !== undefined && !host.startsWith('own-') && !partIn(rig, host)) {
+    if (host !== undefined && !isOwnId(host) && !partIn(rig, host)) {
       yield { code: 'unknown-part', at: `${at}/host`, value: quoteValue(host) };
     }
   }

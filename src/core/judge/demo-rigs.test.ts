@@ -20,7 +20,7 @@ const FIRST_FAULT: readonly (readonly [string, FindingCode])[] = [
   ['launch-day-stream', 'switched-off'],
   ['harbour-call-in', 'playback-returns'],
   ['loft-songs', 'track-not-armed'],
-  ['quay-to-camera', 'output-into-output'],
+  ['quay-to-camera', 'wrong-socket'],
 ];
 
 describe.each(FIRST_FAULT)('%s', (id, code) => {

@@ -122,7 +122,11 @@ describe('headset plugs and pinouts', () => {
   });
   it('a headset with CTIA plug on an OMTP phone also shorts its microphone line through the earpieces', () => {
     const found = judge(intoPhone('headset-ctia', 'phone-omtp'));
-    expect(found).toMatchObject({ state: 'wrong-mic', codes: ['contacts-swapped', 'mic-line-shorted'] });
+    // The common return of the earpieces stands on the microphone line: what both sides have in common is not heard either.
+    expect(found).toMatchObject({
+      state: 'wrong-mic',
+      codes: ['contacts-swapped', 'mic-line-shorted', 'playback-cancels'],
+    });
     // Two earpieces of 32 Ω, each behind 2 Ω of headphone amplifier, in parallel; the capsule's 1.6 kΩ beside them.
     expect(found.findings[1]?.values[0]?.value).toBeCloseTo(1 / (1 / 17 + 1 / 1600), 1);
   });
@@ -138,10 +142,10 @@ describe('cameras', () => {
     expect(found).toMatchObject({ verdict: 'clean', state: 'recorded' });
     expect(found.arrives[0]?.channels).toBe('both');
   });
-  it('headphone jack: output into output, and the camera’s own microphone', () => {
+  it('headphone jack: the wrong socket of the two, and the camera’s own microphone', () => {
     const found = judge(toCamera('receiver-trs', 'phones'));
-    expect(found).toMatchObject({ verdict: 'silent', state: 'wrong-mic', codes: ['output-into-output'] });
-    expect(found.findings[0]?.where.joint).toBe('j2');
+    expect(found).toMatchObject({ verdict: 'silent', state: 'wrong-mic', codes: ['wrong-socket'] });
+    expect(found.findings[0]?.where).toEqual({ joint: 'j2', part: 'camera', port: 'mic' });
   });
   it('a tip-only output arrives on the left alone', () => {
     const found = judge(toCamera('receiver-tip-only', 'mic'));

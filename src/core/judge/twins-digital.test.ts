@@ -13,8 +13,13 @@ const usbMic = (
   joints,
 });
 
-const throughHub = (hub: string, mic: string, settings: RigSketch['settings'] = {}): RigSketch => ({
-  parts: { mic, lead: 'lead-usb-a-c', hub, adapter: 'adapter-8-pin-usb', phone: 'phone-8-pin' },
+const throughHub = (
+  hub: string,
+  mic: string,
+  settings: RigSketch['settings'] = {},
+  lead = 'lead-usb-a-c',
+): RigSketch => ({
+  parts: { mic, lead, hub, adapter: 'adapter-8-pin-usb', phone: 'phone-8-pin' },
   joints: ['lead.b mic.usb', 'lead.a hub.s1', 'hub.plug adapter.usb', 'adapter.plug phone.port'],
   settings,
 });
@@ -133,7 +138,7 @@ const BUS: readonly Twins[] = [
     name: 'USB device dark: a big microphone on a bus-powered hub',
     code: 'starved',
     faulty: {
-      ...throughHub('hub-unpowered', 'usb-mic-low', { adapter: { charger: 'off' } }),
+      ...throughHub('hub-unpowered', 'usb-mic-big', { adapter: { charger: 'off' } }, 'lead-usb-a-b'),
     },
     clean: { ...throughHub('hub-unpowered', 'usb-mic-low', { adapter: { charger: 'on' } }) },
   },

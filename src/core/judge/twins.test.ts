@@ -109,7 +109,7 @@ const CONTACTS: readonly Twins[] = [
   },
   {
     name: 'camera level zero: plugged into its headphone jack',
-    code: 'output-into-output',
+    code: 'wrong-socket',
     faulty: {
       parts: { receiver: 'receiver-trs', lead: 'lead-trs-trs', camera: 'camera-trs' },
       joints: ['receiver.out lead.a', 'lead.b camera.phones'],
@@ -210,7 +210,7 @@ const LEVELS: readonly Twins[] = [
   },
   {
     name: 'phantom on a keyboard’s output through a plain lead; a DI box keeps it away',
-    code: 'voltage-harms',
+    code: 'current-harms',
     faulty: {
       parts: {
         keyboard: 'keyboard',
@@ -308,7 +308,7 @@ const POWER: readonly Twins[] = [
   },
   {
     name: 'phantom through a plain adapter into a clip-on microphone',
-    code: 'voltage-harms',
+    code: 'current-harms',
     faulty: {
       parts: {
         mic: 'clip-on-trs',
@@ -332,7 +332,7 @@ const POWER: readonly Twins[] = [
   },
   {
     name: 'phantom on a ribbon through an unbalancing adapter',
-    code: 'voltage-harms',
+    code: 'current-harms',
     faulty: {
       parts: {
         mic: 'ribbon-xlr',

@@ -140,7 +140,8 @@ describe('8-pin ports', () => {
   it('a bare host adapter starves an interface; with a charger it runs', () => {
     const bare = judge(viaAdapter('off', 'off'));
     expect(bare).toMatchObject({ verdict: 'silent', state: 'wrong-mic', codes: ['starved'] });
-    expect(bare.findings[0]).toMatchObject({ values: [{ value: 100, unit: 'mA' }], limit: { value: 250 } });
+    expect(bare.findings[0]).toMatchObject({ values: [{ value: 200, unit: 'mA' }], limit: { value: 250 } });
+    // Two hundred at most: such an adapter gives 100 to 200 mA without a charger (common practice).
     expect(judge(viaAdapter('on', 'off'))).toMatchObject({ verdict: 'clean', codes: [] });
   });
   it('the charger is offered as the fix', () => {
@@ -168,10 +169,14 @@ describe('hubs', () => {
     settings: { hub: { supply }, adapter: { charger: 'off' } },
     recorder: 'phone',
   });
-  it('without its supply it has nothing left for a receiver behind a bare 8-pin adapter', () => {
+  it('without its supply it has little or nothing left for a receiver behind a bare 8-pin adapter', () => {
     const found = judge(viaHub('off', false));
-    expect(found.codes).toEqual(['starved']);
-    expect(found.findings[0]?.values[0]?.value).toBe(0);
+    // The adapter gives 100 to 200 mA (common practice), of which a hub keeps 100 (USB 2.0, 7.2.1.1).
+    expect(found.codes).toEqual(['may-starve']);
+    expect(found.findings[0]).toMatchObject({
+      values: [{ name: 'declared', value: 100 }],
+      limit: { value: 0, to: 100 },
+    });
     expect(judge(viaHub('on', false))).toMatchObject({ verdict: 'clean', codes: [] });
   });
   it('two sound devices: one works', () => {

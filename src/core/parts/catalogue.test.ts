@@ -4,7 +4,16 @@ import { blocks, mergeNets, netPaths, solveDirect, spiceDeck } from '../engine/c
 import { contactsOf } from '../plugs';
 import { laidParts, matchPorts, type Rig } from '../rig';
 import { checkRig } from '../files/read-rig';
-import { CATALOGUE, findPart, isSymmetrical, isTurnable, type NodeName, type Part, type Quantity } from '.';
+import {
+  CATALOGUE,
+  maximumOf,
+  findPart,
+  isSymmetrical,
+  isTurnable,
+  type NodeName,
+  type Part,
+  type Quantity,
+} from '.';
 import { figuresOf } from './model/figures';
 import { partProblems } from './model/part-problems';
 import { checkPart } from './model/check-part';
@@ -81,9 +90,28 @@ it('knows which leads may be turned round without a difference', () => {
   expect(turnable).not.toContain('lead-xlr');
 });
 
+/** What passes on has nothing of its own that could be harmed. */
+const PASSIVE = ['wire', 'conductor', 'capacitor', 'resistor', 'inductor', 'transformer'];
+
+/** Connectors whose contacts carry numbers and their supply, or no wire at all. */
+const DIGITAL = /^(usb-|8-pin|firewire|radio)/;
+
 describe.each(CATALOGUE.map((part) => [part.id, part] as const))('%s', (_, part) => {
   it('can be laid out, written and read back', () => {
     expect(checkRig(JSON.parse(JSON.stringify(alone(part))))).toMatchObject({ ok: true });
+  });
+
+  it('states of every contact what it bears: of what is no lead and no digital line, volts at the least', () => {
+    for (const port of part.ports) {
+      expect(port.bears, port.id).toBeDefined();
+      if (port.bears === 'passes')
+        expect(
+          part.circuit.every((e) => PASSIVE.includes(e.kind)),
+          port.id,
+        ).toBe(true);
+      else if (port.bears === 'digital') expect(DIGITAL.test(port.connector), port.id).toBe(true);
+      else expect(maximumOf(port).volts, port.id).toBeGreaterThan(0);
+    }
   });
 
   it('follows the schema and the rules of own parts, also when copied through a file', () => {

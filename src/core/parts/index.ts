@@ -32,9 +32,19 @@ export type {
   SwitchSetting,
 } from './model/types';
 export { PART_FAMILIES } from './model/types';
-export type { ContactMaximum, Maximum, MaximumKind } from './model/maximums';
-export { MAXIMUM_KINDS, maximumOf, maximumsOf } from './model/maximums';
-export { isPlainLink } from './model/link';
+export type { Maximum, MaximumKind } from './model/absolute-maxima';
+export { MAXIMUM_KINDS } from './model/absolute-maxima';
+export type { ContactMaximum } from './model/maximums';
+export { maximumOf, maximumsOf } from './model/maximums';
+export {
+  isCopper,
+  isHeadphones,
+  isPlainLink,
+  isSupply,
+  isWiring,
+  isWornToListen,
+  staysPut,
+} from './model/purpose';
 export { supplySockets } from './model/builders';
 export { CATALOGUE, findPart } from './catalogue';
 export { answersTo, searchRank } from './search';

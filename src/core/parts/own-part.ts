@@ -1,3 +1,4 @@
+import { slug } from '../schema';
 import { contactsOf, KEYED_CONNECTORS, PHONE_CONNECTORS, type Connector } from '../plugs';
 import { findPart } from './catalogue';
 import { figuresOf, withFigure } from './model/figures';
@@ -54,15 +55,14 @@ export const TEMPLATES: readonly Template[] = [
   { id: 'charger', name: 'USB charger', says: 'what a socket gives', base: 'charger-usb-a' },
 ];
 
+const OWN = 'own-';
+
+/** Whether an id is one that only parts of a user's own have. */
+export const isOwnId = (id: string): boolean => id.startsWith(OWN);
+
 /** "own-my-pack" for "My pack"; a number behind it where that is taken. */
 export function ownId(name: string, taken: ReadonlySet<string>): string {
-  const stem = name
-    .toLowerCase()
-    .normalize('NFKD')
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 48);
-  const id = `own-${stem || 'part'}`;
+  const id = `${OWN}${slug(name, 'part')}`;
   if (!taken.has(id)) return id;
   for (let n = 2; ; n += 1) if (!taken.has(`${id}-${n}`)) return `${id}-${n}`;
 }

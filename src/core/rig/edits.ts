@@ -183,7 +183,7 @@ function place(rig: Rig, partId: string): { rig: Rig; id: string } | undefined {
 
 /** A part that a person means to record when they lay it out: a headset may be there for listening only. */
 export const isSource = (part: Part): boolean =>
-  part.family !== 'headphones' &&
+  part.ears === undefined &&
   part.circuit.some((e) => e.kind === 'electret' || (e.kind === 'signal' && e.hears !== 'playback'));
 
 /** A part into which somebody speaks: it has a capsule, or a pack whose microphone has one. */

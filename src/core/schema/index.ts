@@ -3,3 +3,4 @@ export { malformedBy, valueAt } from './malformed';
 export type { SchemaError, SchemaValidator } from './validator';
 export { oneLine, quoteValue } from './quote';
 export { own } from './own';
+export { slug } from './slug';

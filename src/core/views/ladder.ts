@@ -1,3 +1,4 @@
+import { isSupply } from '../parts';
 import { endsOf, isSource, jointsOf, laidParts, type LaidPart, type Rig } from '../rig';
 
 /** Why a branch hangs beside the chain: it feeds it, a further source joins it, somebody listens, another one records. */
@@ -36,7 +37,7 @@ function laneOf(rig: Rig, laid: ReadonlyMap<string, LaidPart>, members: readonly
   if (members.some((id) => rig.purpose.recorders.includes(id))) return 'records';
   if (members.some((id) => rig.purpose.sources.includes(id))) return 'joins';
   if (parts.some((part) => part.ears)) return 'monitoring';
-  if (parts.some((part) => part.outlets && !part.host)) return 'supply';
+  if (parts.some(isSupply)) return 'supply';
   return parts.some(isSource) ? 'joins' : 'beside';
 }
 

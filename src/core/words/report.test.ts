@@ -70,12 +70,25 @@ describe('the check report', () => {
       /−0\.93 V across the capsule, which wants 0\.70 V or more\.$/,
     ],
     [
-      'output into output',
+      'the wrong socket of the same box',
       {
         parts: { receiver: 'receiver-trs', lead: 'lead-trs-trs', camera: 'camera-trs' },
         joints: ['receiver.out lead.a', 'lead.b camera.phones'],
       },
-      /^The pack gives sound out, and so does the headphone jack of the camera\. Nothing listens there\.$/,
+      /^The plug is in the headphone jack of .*, and nothing listens there\. The mic jack beside it takes the same plug, and listens\.$/,
+    ],
+    [
+      'output into output',
+      {
+        parts: {
+          receiver: 'receiver-trs',
+          lead: 'lead-trs-trs',
+          hub: 'hub-usb-c-phones',
+          phone: 'phone-usb-c',
+        },
+        joints: ['receiver.out lead.a', 'lead.b hub.phones', 'hub.plug phone.port'],
+      },
+      /^The pack gives sound out, and so does the headphone socket of .*\. Nothing listens there\.$/,
     ],
     [
       'one side',

@@ -2,7 +2,7 @@
 import { Command } from 'cmdk';
 import { useMemo, useState } from 'react';
 import type { Drawer } from '../../core/search/fixes';
-import type { Part, PartPort } from '../../core/parts';
+import { isSupply, supplySockets, type Part, type PartPort } from '../../core/parts';
 import { connectorName, mate } from '../../core/plugs';
 import { nameOf } from '../../core/words';
 import {
@@ -58,7 +58,10 @@ const looseEnds = (rig: Rig, placed: string, port: PartPort): { ref: PortRef; po
       laid.part.ports
         .map((other) => ({ port: other, ref: { part: laid.placed.id, port: other.id } }))
         .filter(({ port: other, ref }) => !jointAt(rig, ref) && mate(other, port).fits)
-        .map((end) => ({ ...end, rank: laid.part.host ? 0 : end.port.id === 'charge' ? 2 : 1 })),
+        .map((end) => ({
+          ...end,
+          rank: laid.part.host ? 0 : supplySockets(laid.part).includes(end.port.id) ? 2 : 1,
+        })),
     )
     .sort((a, b) => a.rank - b.rank);
 
@@ -70,7 +73,7 @@ const rankOf = (part: Part, drawer: Drawer): number =>
       ? 1
       : part.ports.some((port) => port.direction === 'through')
         ? 2
-        : part.family === 'supply'
+        : isSupply(part)
           ? 4
           : 3;
 

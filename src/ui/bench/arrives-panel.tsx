@@ -127,7 +127,7 @@ export const ArrivesPanel = memo(function ArrivesPanel({ rig, analysis, proved, 
             key={`${finding.code} ${index}`}
             rig={rig}
             finding={finding}
-            fixes={proved.fixes[index]}
+            found={proved.fixes[index]}
             trouble={proved.trouble}
             edit={edit}
           />

@@ -45,7 +45,7 @@ export function Bench({ record, gone }: { record: RigRecord; gone: boolean }) {
   const { analysed, trouble, again } = useAnalysis(rig);
   const proved = useFixes(analysed, drawer);
   const offer = useCallback((): readonly Command[] => {
-    const [first] = proved.fixes.flat();
+    const [first] = proved.fixes.flatMap(({ fixes }) => fixes);
     const fix = first && {
       group: 'Fixes',
       says: `Apply the first fix: ${sayEdit(rig, first.edit)}`,

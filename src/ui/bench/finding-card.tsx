@@ -1,6 +1,6 @@
 'use client';
 import type { Finding, Severity } from '../../core/checks';
-import type { Fix } from '../../core/search/fixes';
+import type { Fix, Fixes } from '../../core/search/fixes';
 import { sayEdit, sayOutcome, sayReason, sayTitle } from '../../core/words';
 import type { Rig, RigEdit } from '../../core/rig';
 import { money } from '../shared/money';
@@ -49,12 +49,13 @@ function FixRow(props: { rig: Rig; finding: Finding; fix: Fix; main: boolean; ed
 export function FindingCard(props: {
   rig: Rig;
   finding: Finding;
-  fixes: Fix[] | undefined;
+  found: Fixes | undefined;
   /** Why the proving broke off. */
   trouble: string | undefined;
   edit: (change: RigEdit) => void;
 }) {
-  const { rig, finding, fixes, trouble, edit } = props;
+  const { rig, finding, found, trouble, edit } = props;
+  const fixes = found?.fixes;
   const { word, style } = WEIGHT[finding.severity];
   return (
     <section aria-label={sayTitle(rig, finding)} className="mt-4" data-finding={finding.code}>
@@ -83,7 +84,12 @@ export function FindingCard(props: {
         </ul>
       )}
       {fixes?.length === 0 && (
-        <p className="mt-2">No single change with the catalogue’s parts was proved to help.</p>
+        <p className="mt-2">
+          No single change {found?.cut ? 'that was tried' : 'with the catalogue’s parts'} was proved to help.
+        </p>
+      )}
+      {found?.cut && (
+        <p className="text-soft mt-1 text-sm">Not every part was tried: those nearest to the fault were.</p>
       )}
     </section>
   );

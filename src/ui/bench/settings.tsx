@@ -37,13 +37,11 @@ const SettingField = memo(function SettingField(props: SettingFieldProps) {
   );
 });
 
-/** Beyond this many, knobs and switches are folded away under the groups that their names begin with. */
+/** Beyond this many, knobs and switches are folded away under their groups. */
 const SHOWN_AT_ONCE = 5;
 
-const groupOf = (setting: PartSetting): string =>
-  setting.name.includes(': ') ? setting.name.slice(0, setting.name.indexOf(': ')) : '';
-const ownName = (setting: PartSetting): string =>
-  setting.name.includes(': ') ? setting.name.slice(setting.name.indexOf(': ') + 2) : setting.name;
+const groupOf = ({ within }: PartSetting): string => within?.group ?? '';
+const ownName = ({ within, name }: PartSetting): string => within?.name ?? name;
 
 /** Every switch and knob of a part; those of a large mixer channel by channel. */
 export function Settings({ laid, edit, preview }: SettingsProps) {

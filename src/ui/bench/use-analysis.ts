@@ -1,6 +1,6 @@
 'use client';
 import { startTransition, useEffect, useState } from 'react';
-import type { Drawer, Fix } from '../../core/search/fixes';
+import type { Drawer, Fixes } from '../../core/search/fixes';
 import type { Analysis } from '../../core/judge';
 import type { Rig } from '../../core/rig';
 import { getEngine, getProver } from '../../workers/engine';
@@ -53,12 +53,12 @@ export function useAnalysis(rig: Rig): AnalysisState {
   };
 }
 
-const NONE: readonly Fix[][] = [];
+const NONE: readonly Fixes[] = [];
 
 /** What is proved to help, finding by finding. */
 export interface FixesState {
   /** In the order of the analysis, as they are proved; shorter than the findings while that goes on. */
-  readonly fixes: readonly Fix[][];
+  readonly fixes: readonly Fixes[];
   /** Why it does not go on. */
   readonly trouble?: string;
 }
@@ -70,7 +70,7 @@ export function useFixes(analysed: Analysed | undefined, drawer: Drawer): FixesS
     if (!analysed) return undefined;
     let current = true;
     queue.run(async () => {
-      const fixes: Fix[][] = [];
+      const fixes: Fixes[] = [];
       try {
         for (const finding of analysed.analysis.findings) {
           if (!current) return;

@@ -13,6 +13,7 @@ import { toast } from '../shared/toast';
 import { useDrawerItems } from '../shared/use-drawer';
 import { useOwnPartsState } from '../shared/use-own-parts';
 import { useRigs } from '../shared/use-rigs';
+import { isOwnId } from '../../core/parts/own-part';
 import { NewOwnPart } from '../own/new-own-part';
 import { OwnPartDialog } from '../own/own-part-dialog';
 import { exportDrawer, importDrawer } from './drawer-files';
@@ -38,7 +39,7 @@ function entriesOf(
 }
 
 function OwnActions({ part, change }: { part: Part; change: (part: Part) => void }) {
-  if (!part.id.startsWith('own-')) return null;
+  if (!isOwnId(part.id)) return null;
   const drop = () =>
     dropOwnPart(part.id).then((gone) =>
       toast.say(`${part.name} is out of the drawer; rigs that use it keep it.`, {

@@ -1,5 +1,5 @@
 'use client';
-import { ownCopy } from '../../core/parts/own-part';
+import { isOwnId, ownCopy } from '../../core/parts/own-part';
 import { type Part } from '../../core/parts';
 import type { LaidPart, RigEdit } from '../../core/rig';
 import { keepOwnPart } from '../../store/own-parts';
@@ -16,7 +16,7 @@ interface PlacedFiguresProps {
 /** The figures of a part on the Bench: of a shipped one a copy is made, of an own one the figures here change. */
 export function PlacedFigures({ laid: { placed, part }, edit, close }: PlacedFiguresProps) {
   const own = useOwnParts();
-  const isOwn = part.id.startsWith('own-');
+  const isOwn = isOwnId(part.id);
   const taken = new Set(own.map((known) => known.id));
   const keep = (changed: Part) => {
     const kept = isOwn ? changed : ownCopy(changed, changed.name, taken);

@@ -104,10 +104,17 @@ function Offers({ part }: { part: Part | undefined }) {
   );
 }
 
+/** Boxes with stages of their own into which something goes: a mixer, an interface. */
+const couldStandBetween = (part: Part): boolean =>
+  !part.host &&
+  (part.paths ?? []).length > 0 &&
+  part.ports.some((port) => port.direction === 'in') &&
+  part.ports.length > 2;
+
 /** The question as a sentence with gaps: what is recorded, by what, and through which mixer. */
 export function RequestForm({ question, change, parts }: RequestFormProps) {
   const sources = parts.filter(isSource);
-  const boxes = parts.filter((part) => part.family === 'mixer' || part.family === 'interface');
+  const boxes = parts.filter(couldStandBetween);
   const { sources: from, destinations: to, through } = question;
   const setSource = (index: number, source: RequestSource) =>
     change({ ...question, sources: replaced(from, index, source) });

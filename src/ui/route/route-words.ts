@@ -1,4 +1,6 @@
 import { findApp } from '../../core/apps';
+import { staysPut } from '../../core/parts';
+import { contactsOf } from '../../core/plugs';
 import { nameOf } from '../../core/words';
 import { laidParts, type Rig } from '../../core/rig';
 import type { Route } from '../../core/search/route';
@@ -26,9 +28,8 @@ const LONG_UNBALANCED = 3;
 const longLeads = (rig: Rig): string[] =>
   laidParts(rig).flatMap(({ placed, part }) => {
     const metres = placed.length ?? part.length ?? 0;
-    const analogue =
-      part.family === 'lead' && part.ports.every(({ connector }) => !/usb|8-pin|xlr/.test(connector));
-    return analogue && metres > LONG_UNBALANCED
+    const unbalanced = part.ports.every(({ connector }) => contactsOf(connector).includes('S'));
+    return part.length !== undefined && unbalanced && metres > LONG_UNBALANCED
       ? [
           `${Number(metres.toFixed(1))} m of unbalanced lead may pick up hum, which is not reckoned with; beyond ${LONG_UNBALANCED} to 6 m many go balanced (common practice)`,
         ]
@@ -47,6 +48,6 @@ export function cannot({ rig, arrives, listeners }: Route): string[] {
       : []),
     ...(apps.some((app) => app.farEnd) && !heard ? ['nobody hears the far end through it'] : []),
     ...(!heard && apps.every((app) => !app.farEnd) ? ['nobody listens to what is recorded'] : []),
-    ...(laid.some(({ part }) => part.family === 'mixer') ? ['it is not worn or carried'] : []),
+    ...(laid.some(({ part }) => staysPut(part)) ? ['it is not worn or carried'] : []),
   ];
 }

@@ -71,6 +71,12 @@ function FigureWish(props: {
   );
 }
 
+/** The first phone or tablet other than the one that is asked for, with the same app. */
+function otherHost(parts: readonly Part[], { destinations: [first] }: Question) {
+  const other = parts.find((part) => part.host?.runsApps && part.id !== first?.part);
+  return other && { part: other.id, app: first?.app ?? DEFAULT_APP };
+}
+
 /** What else is wished, each of which may be left alone. */
 export function WishFields({ question, change, parts, currency }: WishFieldsProps) {
   const wishes = question.wishes ?? {};
@@ -135,14 +141,7 @@ export function WishFields({ question, change, parts, currency }: WishFieldsProp
             type="checkbox"
             className="size-5 accent-[var(--sea)]"
             checked={wishes.also !== undefined}
-            onChange={(event) =>
-              set(
-                'also',
-                event.target.checked
-                  ? { part: 'phone-8-pin', app: question.destinations[0]?.app ?? DEFAULT_APP }
-                  : undefined,
-              )
-            }
+            onChange={(event) => set('also', event.target.checked ? otherHost(parts, question) : undefined)}
           />
           The same gear also works with
         </label>

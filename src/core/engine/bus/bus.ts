@@ -11,9 +11,9 @@ export const MOST_HUBS = 5;
 
 export type Refusal =
   | 'no-data'
-  | 'no-analogue-mode'
+  | 'not-analogue'
   | 'unauthenticated'
-  | 'starved'
+  | 'too-little-current'
   | 'too-deep'
   | 'too-many-bytes'
   | 'second-device';
@@ -86,12 +86,12 @@ function refusalOf(
   at: { data: boolean; fed: boolean; bytes: number },
 ): Refusal | undefined {
   if (!at.data || device.registersAs === 'power') return 'no-data';
-  if (device.registersAs === 'analogue' && !feed.analogue) return 'no-analogue-mode';
+  if (device.registersAs === 'analogue' && !feed.analogue) return 'not-analogue';
   if (feed.wantsAuthentication && !device.authenticated && !worksWithoutChip(device, feed)) {
     return 'unauthenticated';
   }
   if (feed.hubs > MOST_HUBS) return 'too-deep';
-  if (!at.fed) return 'starved';
+  if (!at.fed) return 'too-little-current';
   return at.bytes > FULL_SPEED_BYTES ? 'too-many-bytes' : undefined;
 }
 
@@ -223,6 +223,12 @@ function follow(
   return hub ? belowHubOf(walk, laid, hub, feed, here, assumed) : [];
 }
 
+/** The sockets of a hub by which its supply comes in: what hangs on one gets neither data nor current. */
+const intakes = (hub: BusHub): BusSocket[] =>
+  (hub.supplied ?? []).flatMap((source) =>
+    'port' in source ? [{ port: source.port, feeds: 0, data: false }] : [],
+  );
+
 /** Everything at the sockets of a hub or adapter. */
 function belowHubOf(
   walk: Walk,
@@ -233,7 +239,7 @@ function belowHubOf(
   assumed: ReadonlySet<string>,
 ): AttachedDevice[] {
   let below: Feed | undefined;
-  return hub.sockets.flatMap((s) => {
+  return [...hub.sockets, ...intakes(hub)].flatMap((s) => {
     // All sockets of a hub share one supply.
     below = { ...belowHub(walk, laid, hub, feed, here, s), ...(below && { budget: below.budget }) };
     return follow(walk, laid, s, below, assumed);

@@ -49,6 +49,8 @@ export interface StagePath extends NetPath {
   readonly delay: number;
   /** The part's stages work only while this direct voltage stands. */
   readonly needs?: { readonly plus: NodeKey; readonly minus: NodeKey; readonly volts: number };
+  /** The port whose supply it lives by, while nothing feeds it. */
+  readonly unfed?: string;
 }
 
 /** Two contacts that touch at a joint. */
@@ -172,7 +174,8 @@ export function netPaths(
     const needs = laid.part.stagesNeed;
     return (laid.part.paths ?? []).map((path): StagePath => {
       const decibels = path.gain.reduce<number>((sum, quantity) => sum + figureOf(quantity, laid), 0);
-      const works = isLive(id) && (path.fedBy === undefined || isFed(id, path.fedBy));
+      const unfed = path.fedBy !== undefined && !isFed(id, path.fedBy) ? path.fedBy : undefined;
+      const works = isLive(id) && unfed === undefined;
       const gain = works ? 10 ** (decibels / 20) * (path.inverts ? -1 : 1) : 0;
       return {
         placed: id,
@@ -180,6 +183,7 @@ export function netPaths(
         to: key(path.to),
         gain,
         delay: path.delay ?? 0,
+        ...(unfed !== undefined && { unfed }),
         ...(needs && { needs: { plus: key(needs.plus), minus: key(needs.minus), volts: needs.volts } }),
       };
     });

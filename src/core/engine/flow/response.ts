@@ -16,13 +16,13 @@ export interface BandLoss {
   readonly at: Hertz;
 }
 
-/** Where in its band a source is looked at: both ends, and two places between, evenly on a logarithmic scale. */
+/** Where in its band a source is looked at: its middle first, both ends, and a place on each side, evenly on a logarithmic scale. */
 const places = ([from, to]: readonly [number, number]): Hertz[] =>
-  [0, 1 / 3, 2 / 3, 1].map((share) => hertz(from * (to / from) ** share));
+  [1 / 2, 0, 1 / 4, 3 / 4, 1].map((share) => hertz(from * (to / from) ** share));
 
 /**
- * The loss of a source on its way to an input's converter, by the circuit's own response: its worst place in the band against
- * its best. Undefined where nothing of it comes.
+ * The loss of a source on its way to an input's converter, by the circuit's own response: its worst place in the band
+ * against the middle of the band, so that a resonance of the source itself is no loss. Undefined where nothing of it comes.
  */
 export function bandLoss(context: ResponseContext, input: HostInput, source: string): BandLoss | undefined {
   const net = (node: string) => context.nets.of(nodeKey(input.placed, node));
@@ -34,14 +34,14 @@ export function bandLoss(context: ResponseContext, input: HostInput, source: str
           const gain = context.alternatingAt(at).gain(voice.id, net(plus), net(minus));
           return { at, level: gain ? gainToDb(magnitude(gain)) : -Infinity };
         });
-        const best = Math.max(...levels.map(({ level }) => level));
-        if (!Number.isFinite(best)) return [];
+        const middle = levels[0]?.level ?? -Infinity;
+        if (!Number.isFinite(middle)) return [];
         const worst = levels.reduce((low, one) => (one.level < low.level ? one : low));
-        return [{ best, loss: { decibels: decibels(best - worst.level), at: worst.at } }];
+        return [{ middle, loss: { decibels: decibels(middle - worst.level), at: worst.at } }];
       }),
     );
   const loudest = found.reduce<(typeof found)[number] | undefined>(
-    (top, one) => (top && top.best >= one.best ? top : one),
+    (top, one) => (top && top.middle >= one.middle ? top : one),
     undefined,
   );
   return loudest?.loss;

@@ -22,7 +22,7 @@ describe('direct monitoring', () => {
     expect(judge(monitored('on')).listeners).toEqual([
       {
         listener: 'ears',
-        hears: [{ device: 'phone', sides: 'both' }],
+        hears: [{ device: 'phone', sides: 'both', common: 0 }],
         sources: [{ source: 'mic', sides: 'both', by: 'direct' }],
         moved: [],
       },

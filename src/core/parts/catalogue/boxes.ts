@@ -78,7 +78,8 @@ export const BOXES: readonly Part[] = [
     family: 'box',
     summary: 'about 25 dB more for a quiet microphone ahead of a noisy preamplifier; needs phantom',
     price: 70,
-    ports: [through('in', 'XLR holes', 'xlr-3', 'jack'), xlrOut],
+    // Its input stage stands behind nothing: phantom comes to it from the other side. Typical.
+    ports: [{ ...through('in', 'XLR holes', 'xlr-3', 'jack'), bears: 'line-input' }, xlrOut],
     circuit: [
       { kind: 'sense', id: 'in', a: 'in.2', b: 'in.3', ohms: 3000, noise: -131 },
       { kind: 'resistor', a: 'in.3', b: 'in.1', ohms: 10_000 },

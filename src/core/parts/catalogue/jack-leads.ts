@@ -134,6 +134,7 @@ export const JACK_LEADS: readonly Part[] = [
         gender: 'jack',
         direction: 'out',
         roles: { T: 'left', R: 'right', S: 'ground' },
+        bears: 'passes',
       },
     ],
     circuit: [

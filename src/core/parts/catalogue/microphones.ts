@@ -1,6 +1,6 @@
 import { dbV, dbVPerPa, ohms, volts } from '../../units';
 import { STEREO_ROLES, onOff, portWith } from '../model/builders';
-import type { MaximumKind } from '../model/maximums';
+import type { MaximumKind } from '../model/absolute-maxima';
 import type { CircuitElement, Ear, Part, PartPort } from '../model/types';
 
 /** Clip-on electret with plug-in power, two wires. Typical: −42 dBV/Pa across 2.2 kΩ, 1.6 kΩ at direct current. */

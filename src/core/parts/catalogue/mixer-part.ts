@@ -4,6 +4,7 @@ import {
   MONO_ROLES,
   balancedOutput,
   jackIn,
+  inGroup,
   jackInput,
   knob,
   microphoneInput,
@@ -30,17 +31,18 @@ const panTo = (id: string, side: 'left' | 'right'): Quantity => ({
     right: side === 'right' ? 0 : -Infinity,
   },
 });
-const panSwitch = (id: string, name: string): PartSetting => ({
-  kind: 'switch',
-  id: `pan-${id}`,
-  name: `${name}: pan`,
-  options: [
-    { id: 'left', name: 'left' },
-    { id: 'middle', name: 'middle' },
-    { id: 'right', name: 'right' },
-  ],
-  initial: 'middle',
-});
+const panSwitch = (id: string, name: string): PartSetting =>
+  inGroup(name, {
+    kind: 'switch',
+    id: `pan-${id}`,
+    name: 'pan',
+    options: [
+      { id: 'left', name: 'left' },
+      { id: 'middle', name: 'middle' },
+      { id: 'right', name: 'right' },
+    ],
+    initial: 'middle',
+  });
 const SIDES = ['left', 'right'] as const;
 
 /** A send of a mixer: an output that each channel feeds by a knob of its own. */
@@ -85,9 +87,9 @@ interface Channel {
 }
 
 const strip = (id: string, name: string, plan: MixerPlan): PartSetting[] => [
-  knob(`fader-${id}`, `${name}: fader`, -60, 10, 0),
-  onOff(`on-${id}`, `${name}: channel`, 'on'),
-  ...plan.sends.map((send) => knob(`${send.id}-${id}`, `${name}: ${send.name}`, -60, 10, -60)),
+  inGroup(name, knob(`fader-${id}`, 'fader', -60, 10, 0)),
+  inGroup(name, onOff(`on-${id}`, 'channel', 'on')),
+  ...plan.sends.map((send) => inGroup(name, knob(`${send.id}-${id}`, send.name, -60, 10, -60))),
 ];
 
 const faderOf = (id: string): Quantity[] => [{ knob: `fader-${id}` }, when(`on-${id}`)];
@@ -98,7 +100,7 @@ function micChannel(n: number, plan: MixerPlan): Channel {
     id,
     ports: [oneOf('microphone', xlrIn(id, `microphone input ${n}`))],
     settings: [
-      knob(`gain-${n}`, `Microphone ${n}: gain`, 0, 60, 36),
+      inGroup(`Microphone ${n}`, knob(`gain-${n}`, 'gain', 0, 60, 36)),
       panSwitch(id, `Microphone ${n}`),
       ...strip(id, `Microphone ${n}`, plan),
     ],
@@ -147,7 +149,10 @@ const phoneChannel = (plan: MixerPlan): Channel => ({
       S: 'microphone',
     }),
   ],
-  settings: [...strip('phone', 'Phone', plan), onOff('phone-switch', 'Switch: phone, not microphone', 'on')],
+  settings: [
+    ...strip('phone', 'Phone', plan),
+    inGroup('Phone', onOff('phone-switch', 'switch at phone, not microphone', 'on')),
+  ],
   circuit: [
     { kind: 'wire', a: 'phone.R2', b: 'ground' },
     { kind: 'sense', id: 'phone-left', a: 'phone.T', b: 'ground', ohms: 600, noise: -110 },

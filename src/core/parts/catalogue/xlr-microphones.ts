@@ -1,6 +1,6 @@
 import { volts } from '../../units';
 import { XLR_ROLES, onOff, portWith } from '../model/builders';
-import type { MaximumKind } from '../model/maximums';
+import type { MaximumKind } from '../model/absolute-maxima';
 import type { CircuitElement, Part, Quantity } from '../model/types';
 
 const output = (bears: MaximumKind) =>

@@ -1,5 +1,6 @@
 import type { Connector, Contact, Gender } from '../../plugs';
-import { usualMaximum, type MaximumKind } from './maximums';
+import type { MaximumKind } from './absolute-maxima';
+import { usualMaximum } from './maximums';
 import type {
   CircuitElement,
   GainPath,
@@ -7,6 +8,7 @@ import type {
   NodeName,
   Part,
   PartPort,
+  PartSetting,
   Quantity,
   SwitchSetting,
 } from './types';
@@ -75,6 +77,13 @@ export const knob = (id: string, name: string, from: number, to: number, initial
   to,
   step: 1,
   initial,
+});
+
+/** One of several settings that stand together: its name in full says of what it is. */
+export const inGroup = <T extends PartSetting>(group: string, setting: T): T => ({
+  ...setting,
+  name: `${group}: ${setting.name}`,
+  within: { group, name: setting.name },
 });
 
 /** Gain of a path that a switch opens and closes. */

@@ -1,5 +1,5 @@
 import type { Connector, Contact, Gender } from '../../plugs';
-import type { MaximumKind } from './maximums';
+import type { MaximumKind } from './absolute-maxima';
 import type { DbSpl, DbV, DbVPerPa, Milliamps, Ohms, Volts } from '../../units';
 
 /**
@@ -152,11 +152,18 @@ export interface PartPort {
   readonly bears?: MaximumKind;
 }
 
+/** Of many settings, those that stand together: the group, such as a channel, and what the setting is called there. */
+export interface SettingGroup {
+  readonly group: string;
+  readonly name: string;
+}
+
 /** A switch with named places. */
 export interface SwitchSetting {
   readonly kind: 'switch';
   readonly id: string;
   readonly name: string;
+  readonly within?: SettingGroup;
   readonly options: readonly { readonly id: string; readonly name: string }[];
   readonly initial: string;
 }
@@ -166,6 +173,7 @@ export interface KnobSetting {
   readonly kind: 'knob';
   readonly id: string;
   readonly name: string;
+  readonly within?: SettingGroup;
   readonly from: number;
   readonly to: number;
   readonly step: number;

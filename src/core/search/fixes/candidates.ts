@@ -1,7 +1,7 @@
 import { checkOf, type Cure, type Finding } from '../../checks';
 import { appOf } from '../../engine/flow';
 import { APPS, DEFAULT_APP } from '../../apps';
-import { isTurnable, type Part, type PartSetting } from '../../parts';
+import { isTurnable, type Part, type PartSetting, isSupply, isWornToListen } from '../../parts';
 import { mate } from '../../plugs';
 import { ladder } from '../../views';
 import {
@@ -87,10 +87,6 @@ function choices(laid: LaidPart): RigEdit[] {
       .map((option) => ({ kind: 'choose', part: laid.placed.id, choice: choice.id, option }) as const),
   );
 }
-
-/** Something that gives power, or earpieces without a microphone of their own first. */
-const suppliesOthers = (part: Part): boolean => !part.host && (part.outlets ?? []).length > 0;
-const isWornToListen = (part: Part): boolean => part.ears !== undefined && !part.host;
 
 /** Things that go into a free socket or onto a free plug of a part. */
 function additions(rig: Rig, laid: LaidPart, isWanted: (part: Part) => boolean): RigEdit[] {
@@ -275,7 +271,7 @@ export function candidatesFor(rig: Rig, finding: Finding): Candidates {
       ...(may('plug') ? [...chain.flatMap(turns), ...pool.flatMap((laid) => moves(rig, laid))] : []),
     ]),
     parts: [
-      ...(may('feed') ? powered.flatMap((laid) => additions(rig, laid, suppliesOthers)) : []),
+      ...(may('feed') ? powered.flatMap((laid) => additions(rig, laid, isSupply)) : []),
       ...(may('headphones') ? pool.flatMap((laid) => additions(rig, laid, isWornToListen)) : []),
       ...(may('link')
         ? byDistance(rig, finding, [

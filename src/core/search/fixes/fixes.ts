@@ -14,6 +14,17 @@ export interface Fix {
   readonly outcome: Outcome;
 }
 
+/** What was proved, best first, and why not everything was tried; it was where that is absent. */
+export interface Fixes {
+  readonly fixes: readonly Fix[];
+  /** `time`: there was no more of it. `number`: of parts only so many are tried. */
+  readonly cut?: 'time' | 'number';
+}
+
+/** Whether the time for a search is over. */
+export type Spent = () => boolean;
+const WITHOUT_END: Spent = () => false;
+
 /** How many of each catalogue part the user owns. */
 export type Drawer = Readonly<Record<string, number>>;
 
@@ -93,21 +104,29 @@ const sameKind = (fix: Fix): string => `${fix.edit.kind} ${fix.part ?? JSON.stri
 /** Nothing is left to complain of. */
 const isPerfect = ({ outcome }: Fix): boolean => outcome.verdict === 'clean' && spoilt(outcome) === 0;
 
-/** Tries edits on one rig for one finding; each at most once. */
+/** Tries edits on one rig for one finding; each at most once, and none once the time is over. */
 class Trial {
   private readonly before: Outcome;
+  /** Something was left untried. */
+  late = false;
   constructor(
     private readonly rig: Rig,
     private readonly finding: Finding,
     private readonly drawer: Drawer,
     private readonly endsOnly: boolean,
+    private readonly spent: Spent,
   ) {
     this.before = outcomeOf(rig);
   }
 
+  private outcomeAfter(edit: RigEdit): Outcome | undefined {
+    this.late ||= this.spent();
+    return this.late ? undefined : outcomeOf(applyEdit(this.rig, edit));
+  }
+
   readonly prove = (edit: RigEdit): Fix[] => {
-    const outcome = outcomeOf(applyEdit(this.rig, edit));
-    return cures(this.before, outcome, this.finding)
+    const outcome = this.outcomeAfter(edit);
+    return outcome && cures(this.before, outcome, this.finding)
       ? [{ ...priced(this.rig, edit, this.drawer), outcome }]
       : [];
   };
@@ -127,8 +146,10 @@ class Trial {
     return best;
   };
 
-  private readonly removes = (edit: RigEdit): boolean =>
-    !outcomeOf(applyEdit(this.rig, edit)).findings.some((f) => findingKey(f) === findingKey(this.finding));
+  private readonly removes = (edit: RigEdit): boolean => {
+    const key = findingKey(this.finding);
+    return this.outcomeAfter(edit)?.findings.every((f) => findingKey(f) !== key) ?? false;
+  };
 
   /** Whether the user has what an edit needs. */
   readonly isOwned = (edit: RigEdit): boolean => priced(this.rig, edit, this.drawer).owned;
@@ -136,20 +157,24 @@ class Trial {
 
 /**
  * The best proved fixes of a finding, best first: verdict, then what is owned, then effort, then cost. What must be
- * bought is tried only where nothing at hand makes the rig clean.
+ * bought is tried only where nothing at hand makes the rig clean. A consequence has none: its cause has.
  */
-export function fixesFor(rig: Rig, finding: Finding, drawer: Drawer): Fix[] {
+export function searchFixes(rig: Rig, finding: Finding, drawer: Drawer, spent = WITHOUT_END): Fixes {
+  if (finding.because !== undefined) return { fixes: [] };
   const candidates = candidatesFor(rig, finding);
-  const trial = new Trial(rig, finding, drawer, candidates.knobEnds);
+  const trial = new Trial(rig, finding, drawer, candidates.knobEnds, spent);
   const atHand = [...candidates.atHand.flatMap(trial.prove), ...candidates.knobs.flatMap(trial.turnKnob)];
   const solved = atHand.some(isPerfect);
   // A thing that is only good to know is not worth another part.
   const worthParts = finding.severity !== 'note';
-  const parts = candidates.parts
-    .filter((edit) => worthParts && (!solved || trial.isOwned(edit)))
-    .slice(0, MOST_PARTS_TRIED);
-  const proved = [...atHand, ...parts.flatMap(trial.prove)];
+  const parts = candidates.parts.filter((edit) => worthParts && (!solved || trial.isOwned(edit)));
+  const proved = [...atHand, ...parts.slice(0, MOST_PARTS_TRIED).flatMap(trial.prove)];
   const kinds = new Map<string, Fix>();
   for (const fix of proved.sort(better)) if (!kinds.has(sameKind(fix))) kinds.set(sameKind(fix), fix);
-  return [...kinds.values()].slice(0, MOST_OFFERED);
+  const cut = trial.late ? 'time' : parts.length > MOST_PARTS_TRIED ? 'number' : undefined;
+  return { fixes: [...kinds.values()].slice(0, MOST_OFFERED), ...(cut && { cut }) };
 }
+
+/** The same without a limit of time, the fixes alone. */
+export const fixesFor = (rig: Rig, finding: Finding, drawer: Drawer): readonly Fix[] =>
+  searchFixes(rig, finding, drawer).fixes;

@@ -1,4 +1,4 @@
-export type { Drawer, Fix } from './fixes';
-export { cures, fixesFor } from './fixes';
+export type { Drawer, Fix, Fixes, Spent } from './fixes';
+export { cures, fixesFor, searchFixes } from './fixes';
 export type { Option } from './options';
 export { moveOptions, outcomesOf, swapOptions } from './options';

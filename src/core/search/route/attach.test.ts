@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { CATALOGUE, findPart } from '../../parts';
-import { halved, powerSockets, withHeadphones, withPairs, withSecondLead, withSupply } from './attach';
+import { CATALOGUE, findPart, supplySockets } from '../../parts';
+import { halved, withHeadphones, withPairs, withSecondLead, withSupply } from './attach';
 import { chargesThrough, chargingSockets, suppliedPorts } from './charging';
 import { completed } from './complete';
 import { between, isTaken, layoutCost, withJoint, type Layout } from './layout';
@@ -76,7 +76,7 @@ describe('a supply', () => {
     const taken = lay(['usb-mic-low', 'lead-usb-c-c', 'phone-usb-c'], ['usb-mic-low.usb lead-usb-c-c.a']);
     expect(withSupply(taken, { part: 'usb-mic-low', port: 'usb' }, STOCK)).toEqual([]);
     expect(withSupply(mic, { part: 'usb-mic-big', port: 'no-such' }, STOCK)).toEqual([]);
-    expect(powerSockets(part('hub-usb-c'))).toEqual(['charge']);
+    expect(supplySockets(part('hub-usb-c'))).toEqual(['charge']);
   });
 });
 

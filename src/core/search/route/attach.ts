@@ -1,5 +1,5 @@
 import { mate } from '../../plugs';
-import type { Part, PartPort } from '../../parts';
+import { type Part, type PartPort, isSupply, isHeadphones, isPlainLink } from '../../parts';
 import type { PortRef } from '../../rig';
 import { isDigital } from './ends';
 import { insideOf, nodesOfPort, reach } from './inside';
@@ -76,29 +76,15 @@ function withBranch(layout: Layout, at: PortRef, { leaf, port, by }: Branch): La
   return withJoint(end.layout, here, { part: end.id, port: port.id });
 }
 
-const isPlainLink = (part: Part): boolean =>
-  part.ports.length === 2 && !part.host && !part.hub && !part.bus && (part.settings ?? []).length === 0;
-
-/** Sockets by which a part may be fed from outside, beside the plug of its host. */
-export function powerSockets(part: Part): string[] {
-  const named = [...(part.power ?? []), ...(part.hub?.supplied ?? [])].flatMap((source) =>
-    'port' in source ? [source.port] : [],
-  );
-  const charge = part.ports.filter((port) => port.id === 'charge').map((port) => port.id);
-  return [...new Set([...named, ...charge])];
-}
-
 const SUPPLY: Ending = {
   what: 'supply',
   leaves: (parts) =>
-    parts
-      .filter((part) => part.family === 'supply')
-      .flatMap((part) =>
-        (part.outlets ?? []).flatMap((outlet) => {
-          const port = part.ports.find((p) => p.id === outlet.port);
-          return port ? [{ part, port }] : [];
-        }),
-      ),
+    parts.filter(isSupply).flatMap((part) =>
+      (part.outlets ?? []).flatMap((outlet) => {
+        const port = part.ports.find((p) => p.id === outlet.port);
+        return port ? [{ part, port }] : [];
+      }),
+    ),
   isLink: (part) => isPlainLink(part) && part.ports.every(isDigital),
   contacts: () => ['V', 'G'],
 };
@@ -111,10 +97,6 @@ export function withSupply(layout: Layout, at: PortRef, stock: Stock, most = 1):
     .slice(0, most)
     .map((branch) => withBranch(layout, at, branch));
 }
-
-/** Parts that are worn on the ears and bring no microphone. */
-export const isHeadphones = (part: Part): boolean =>
-  part.family === 'headphones' && !part.circuit.some((e) => e.kind === 'electret' || e.kind === 'signal');
 
 /** Free sockets from which headphones could be fed, those nearest to the recorder first. */
 function listeningPorts(layout: Layout): PortRef[] {

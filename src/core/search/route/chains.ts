@@ -1,4 +1,4 @@
-import type { Part, PartPort } from '../../parts';
+import { type Part, type PartPort, isWiring } from '../../parts';
 import { boundsTo, boundsVia } from './bounds';
 import { across, couldRecord, isBridged, wordsOf, type OpenEnd } from './ends';
 import { Heap } from './heap';
@@ -90,20 +90,13 @@ function standsFor(a: Node, b: Node, drawer: Drawer, prices: ReadonlyMap<string,
 /** Sockets of one kind on a part do not make two ways. */
 const socketKind = (port: PartPort): string => `${port.connector} ${port.direction}`;
 
-/** Leads and adapters without electronics: another of them does not make another way. */
-const isLink = (part: Part): boolean =>
-  (part.family === 'lead' || part.family === 'adapter') &&
-  !part.hub &&
-  !part.bus &&
-  (part.settings ?? []).length === 0;
-
 /** What makes a chain another way than others: the sockets at its ends, and its boxes. */
 export const kindOfChain = (
   from: PartPort,
   links: readonly { readonly part: Part }[],
   to: PartPort,
 ): string =>
-  [socketKind(from), ...links.flatMap(({ part }) => (isLink(part) ? [] : [part.id])), socketKind(to)].join(
+  [socketKind(from), ...links.flatMap(({ part }) => (isWiring(part) ? [] : [part.id])), socketKind(to)].join(
     '>',
   );
 

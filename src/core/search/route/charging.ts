@@ -1,12 +1,11 @@
 import type { PortRef } from '../../rig';
 import { settingOf } from '../../rig';
-import type { Part } from '../../parts';
-import { powerSockets } from './attach';
+import { type Part, supplySockets } from '../../parts';
 import { isTaken, pieceOf, type Layout } from './layout';
 
 /** Sockets of a box from which what stands ahead of it could be charged: never the plug that leads there. */
 export const chargeSockets = (part: Part): string[] =>
-  powerSockets(part).filter((id) => id !== part.bus?.port && id !== part.hub?.upstream);
+  supplySockets(part).filter((id) => id !== part.bus?.port && id !== part.hub?.upstream);
 
 /** The part at the other end of a joint. */
 function farEnd(layout: Layout, ref: PortRef): PortRef | undefined {

@@ -1,12 +1,5 @@
-import {
-  halved,
-  powerSockets,
-  withHeadphones,
-  withPairs,
-  withSecondLead,
-  withSupply,
-  type Stock,
-} from './attach';
+import { supplySockets } from '../../parts';
+import { halved, withHeadphones, withPairs, withSecondLead, withSupply, type Stock } from './attach';
 import { chargingSockets, suppliedPorts } from './charging';
 import { isDigital } from './ends';
 import { isTaken, type Layout } from './layout';
@@ -39,7 +32,7 @@ function powered(layout: Layout, stock: Stock): Layout[] {
   return dark.reduce<Layout[]>(
     (layouts, { id, part }) =>
       layouts.flatMap((one) =>
-        powerSockets(part).flatMap((port) => withSupply(one, { part: id, port }, stock)),
+        supplySockets(part).flatMap((port) => withSupply(one, { part: id, port }, stock)),
       ),
     [layout],
   );

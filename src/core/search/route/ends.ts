@@ -1,6 +1,6 @@
 import { mate, type Contact } from '../../plugs';
 import type { ContactRole, Part, PartPort } from '../../parts';
-import { insideOf, nodesOfPort, reach } from './inside';
+import { insideOf, nodesOfPort, reach, groundOf } from './inside';
 
 /**
  * What lies on the contacts of an open end, each contact with a word: the contact of the last box on which its sound
@@ -130,10 +130,7 @@ function entered(port: PartPort, labels: Labels) {
  */
 function heardIn(part: Part, sound: readonly string[], returns: readonly string[]): Set<string> {
   const inside = insideOf(part);
-  const named = part.ports.flatMap((port) =>
-    nodesOfPort(port).flatMap(([contact, node]) => (port.roles?.[contact] === 'ground' ? [node] : [])),
-  );
-  const ground = reach(inside.joined, ['ground', ...named]);
+  const ground = groundOf(part);
   const usual = reach(inside.sound, sound, new Set([...ground, ...reach(inside.joined, returns)]));
   if (!sound.some((node) => ground.has(node))) return usual;
   const exchanged = reach(inside.sound, returns, new Set([...ground, ...reach(inside.joined, sound)]));

@@ -1,5 +1,5 @@
 import { contactsOf, type Contact } from '../../plugs';
-import type { CircuitElement, Part, PartPort, Quantity } from '../../parts';
+import { type CircuitElement, type Part, type PartPort, type Quantity, isCopper } from '../../parts';
 
 /** What a part lets through between its contacts, read off its circuit; inner nodes included. */
 export interface Inside {
@@ -38,7 +38,6 @@ export function most(quantity: Quantity, part: Part): number {
 }
 
 const DIRECT: readonly CircuitElement['kind'][] = ['wire', 'conductor', 'resistor', 'inductor', 'supply'];
-const PLAIN: readonly CircuitElement['kind'][] = ['wire', 'conductor', 'capacitor'];
 
 function readInside(part: Part): Inside {
   const [joined, sound, direct]: Links[] = [new Map(), new Map(), new Map()];
@@ -70,13 +69,7 @@ function readInside(part: Part): Inside {
     if (!sense || !drive) continue;
     for (const x of [sense.a, sense.b]) for (const y of [drive.a, drive.b]) link(sound as Links, x, y);
   }
-  const plain =
-    part.ports.length === 2 &&
-    !part.host &&
-    !part.hub &&
-    !part.bus &&
-    (part.settings ?? []).length === 0 &&
-    part.circuit.every((element) => PLAIN.includes(element.kind));
+  const plain = isCopper(part);
   return { plain, joined: joined as Links, sound: sound as Links, direct: direct as Links, supplies };
 }
 
@@ -104,3 +97,11 @@ export function reach(
 
 export const nodesOfPort = (port: PartPort): (readonly [Contact, string])[] =>
   contactsOf(port.connector).map((contact) => [contact, `${port.id}.${contact}`]);
+
+/** Everything in a part that is joined to what its ports call ground. */
+export function groundOf(part: Part): Set<string> {
+  const named = part.ports.flatMap((port) =>
+    nodesOfPort(port).flatMap(([contact, node]) => (port.roles?.[contact] === 'ground' ? [node] : [])),
+  );
+  return reach(insideOf(part).joined, named);
+}

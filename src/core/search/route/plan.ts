@@ -3,6 +3,7 @@ import type { Listener } from '../../engine/returns';
 import { overNoise, polish } from '../settings';
 import { EVIDENCE_KINDS, type Evidence } from '../../apps';
 import { type Part } from '../../parts';
+import { slug } from '../../schema';
 import type { Verdict } from '../../judge';
 import type { Rig } from '../../rig';
 import { comparePrices, split, type Cost } from './inventory';
@@ -87,12 +88,7 @@ function lostTo(here: Found, before: Found): Lost {
 
 function named(rig: Rig, request: RouteRequest): Rig {
   const name = request.name ?? 'Route';
-  const stem = name
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 50);
-  return { ...rig, id: stem || 'route', name };
+  return { ...rig, id: slug(name, 'route'), name };
 }
 
 function routeOf(found: Found, index: number, before: Found | undefined, request: RouteRequest): Route {

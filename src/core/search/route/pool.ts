@@ -1,5 +1,5 @@
 import { mate } from '../../plugs';
-import type { Part, PartPort } from '../../parts';
+import { type Part, type PartPort, isSupply } from '../../parts';
 import { isSource } from '../../rig';
 import { across, exitsOf, isBridged, isDigital, wordsOf, type Labels, type OpenEnd } from './ends';
 import { insideOf } from './inside';
@@ -30,17 +30,17 @@ const kindOf = (port: PartPort): string => `${port.connector} ${port.gender}`;
 /** Radio packs and receivers have microphones of their own and stand between all the same. */
 const carriesOn = (part: Part): boolean =>
   !part.host &&
-  part.family !== 'headphones' &&
-  part.family !== 'supply' &&
+  part.ears === undefined &&
+  !isSupply(part) &&
   part.ports.length > 1 &&
   (!isSource(part) || part.ports.some((port) => port.direction === 'in' && !isDigital(port)));
 
 const isEntry = (part: Part, port: PartPort): boolean =>
   isDigital(port) ? part.bus?.port !== port.id && part.hub?.upstream !== port.id : port.direction !== 'out';
 
-/** Ports that are as good as one another have names that differ in their number alone. */
+/** Ports that are as good as one another say so. */
 const sameSocket = (port: PartPort): string =>
-  `${kindOf(port)} ${port.direction} ${port.id.replace(/\d+/g, '#')} ${JSON.stringify(port.roles ?? {})}`;
+  `${kindOf(port)} ${port.direction} ${port.alike === undefined ? `only ${port.id}` : `alike ${port.alike}`} ${JSON.stringify(port.roles ?? {})}`;
 
 /** Of several sockets that are as good, the first. */
 function firstOfEach(ports: readonly PartPort[]): PartPort[] {

@@ -1,4 +1,4 @@
-import { findApp } from '../../apps';
+import { findApp, DEFAULT_APP } from '../../apps';
 import { findPart, type Part } from '../../parts';
 import { partProblems } from '../../parts/model/part-problems';
 import { canStand, isSource } from '../../rig';
@@ -93,7 +93,7 @@ function* contradictions(request: RouteRequest): Problems {
   });
   for (const { part, app } of destinations) {
     const runs = partIn(request, part)?.host?.runsApps;
-    const found = runs ? findApp(app ?? 'camera-app') : undefined;
+    const found = runs ? findApp(app ?? DEFAULT_APP) : undefined;
     if (wishes.channels === 'stereo' && found?.channels === 'mono') {
       yield contradiction('channels', `the ${found.name} sums both sides to one`);
     }

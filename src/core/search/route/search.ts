@@ -1,10 +1,10 @@
 import { appOf, takeOf } from '../../engine/flow';
 import { isHopeless, settle } from '../settings';
 import { couldListen } from '../../engine';
-import { CATALOGUE, findPart, type Part } from '../../parts';
+import { CATALOGUE, findPart, type Part, isSupply, isHeadphones } from '../../parts';
 import { EVIDENCE_KINDS, WAYS, type Way } from '../../apps';
 import type { LaidPart, Rig } from '../../rig';
-import { isHeadphones, type Stock } from './attach';
+import type { Stock } from './attach';
 import { chargesThrough } from './charging';
 import { completed } from './complete';
 import type { OpenEnd } from './ends';
@@ -133,15 +133,13 @@ function leastExtra(request: RouteRequest, parts: readonly Part[]): Cost {
     some.map((part) => costOfOneMore(part, none, request.drawer ?? {})).sort(compareCosts)[0] ?? NOTHING;
   const listening = hear || guests ? least(parts.filter(isHeadphones)) : NOTHING;
   const through = request.destinations.some(({ part }) => chargesThrough(partFor(request, part)));
-  const supplies = parts.filter(({ family }) => family === 'supply');
+  const supplies = parts.filter(isSupply);
   return plus(listening, charge && through ? { ...least(supplies), joints: 0 } : NOTHING);
 }
 
 /** A source that runs on its digital plug alone and gives its sound by another wants a supply there. */
 function supplyExtra(request: RouteRequest, parts: readonly Part[]): Ground['extra'] {
-  const costs = parts
-    .filter((part) => part.family === 'supply')
-    .map((part) => costOfOneMore(part, useOf([]), request.drawer ?? {}));
+  const costs = parts.filter(isSupply).map((part) => costOfOneMore(part, useOf([]), request.drawer ?? {}));
   const least = costs.sort(compareCosts)[0] ?? NOTHING;
   return ({ part, digital }) =>
     !digital && part.power?.every((source) => 'port' in source) ? { ...least, joints: 1 } : NOTHING;

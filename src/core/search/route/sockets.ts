@@ -1,7 +1,7 @@
 import type { Part, PartPort } from '../../parts';
 import type { Contact } from '../../plugs';
 import { exitsOf, isDigital, RETURN, type Labels, type OpenEnd } from './ends';
-import { insideOf, nodesOfPort, reach } from './inside';
+import { insideOf, nodesOfPort, reach, groundOf } from './inside';
 import { likeSockets } from './pool';
 
 /** What a port takes at its best: sound on every contact that is no ground. */
@@ -27,7 +27,7 @@ export function middleEnds(part: Part): OpenEnd[] {
 /** Numbers of the converter channels that a socket of a part reaches. */
 export function channelsOf(part: Part, port: PartPort): string[] {
   const { sound } = insideOf(part);
-  const ground = reach(insideOf(part).joined, ['ground']);
+  const ground = groundOf(part);
   const from = nodesOfPort(port).flatMap(([contact, node]) =>
     port.roles?.[contact] === 'ground' ? [] : [node],
   );

@@ -1,27 +1,20 @@
+import { contactsOf } from '../../plugs';
 import { suppliedPorts } from './charging';
 import type { Outcome } from '../../judge';
 import { LEAST_OVER_NOISE, overNoise } from '../settings';
-import type { Part } from '../../parts';
+import { type Part, staysPut } from '../../parts';
 import type { Layout } from './layout';
 import type { Wishes } from './request';
 
-/** What stands on a table or hangs on the mains. Our own rule: on a gimbal or on the body it cannot be. */
-export const staysOnTable = (part: Part): boolean =>
-  part.family === 'mixer' ||
-  part.family === 'hub' ||
-  part.id.startsWith('charger') ||
-  part.id === 'computer-port' ||
-  (part.family === 'interface' && part.ports.length > 4);
-
 /** An accessory for a port that asks for a chip, without it. */
 const lacksChip = (part: Part): boolean =>
-  part.ports.some((port) => port.connector === '8-pin' && port.gender === 'plug') &&
+  part.ports.some((port) => port.gender === 'plug' && contactsOf(port.connector).includes('A')) &&
   ((part.bus && !part.bus.authenticated) || (part.hub && !part.hub.authenticated)) === true;
 
-/** Whether a part may be used at all under these wishes. A computer is no supply that one buys. */
+/** Whether a part may be used at all under these wishes. What comes with the place is used where it is, and not bought. */
 export const isAllowed = (part: Part, wishes: Wishes, isOwned: boolean): boolean =>
-  (part.id !== 'computer-port' || isOwned) &&
-  !(wishes.worn && staysOnTable(part)) &&
+  (!part.notForSale || isOwned) &&
+  !(wishes.worn && staysPut(part)) &&
   !(wishes.risk === 'proven' && lacksChip(part));
 
 /** Metres of all leads of a layout. */

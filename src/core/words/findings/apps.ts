@@ -4,7 +4,7 @@ import { laidParts, type Rig } from '../../rig';
 import type { FindingWords } from '../finding-words';
 import { limitFigure, show } from '../measured';
 import type { Sentence } from '../sentence';
-import { are, capital, is, nameOf, noun, numberWord, who } from '../words';
+import { are, capital, is, nameOf, noun, numberWord, socketName, who } from '../words';
 
 /** What the setting that a finding names is called, on the part or in its app. */
 function settingName(rig: Rig, f: Finding): string {
@@ -70,6 +70,10 @@ const sayPlaybackCancels = (rig: Rig, f: Finding): Sentence => [
 
 const sayMonitorOff = (rig: Rig, f: Finding): Sentence => [
   `${capital(nameOf(rig, f.other))} do not hear ${who(rig, f)}: “${settingName(rig, f)}” of ${nameOf(rig, f.where.part)} is off.`,
+];
+
+const sayMonitorUnpowered = (rig: Rig, f: Finding): Sentence => [
+  `${capital(nameOf(rig, f.other))} hear nothing: the headphone amplifier of ${nameOf(rig, f.where.part)} lives by its ${socketName(rig, { part: f.where.part ?? '', port: f.where.port ?? '' })}, and nothing feeds that.`,
 ];
 
 export const APP_WORDS = {
@@ -143,5 +147,10 @@ export const APP_WORDS = {
     title: 'Monitoring is off',
     means: 'The headphones would hear the source if a monitor switch were on.',
     says: sayMonitorOff,
+  },
+  'monitor-unpowered': {
+    title: 'Headphone amplifier without power',
+    means: 'The microphone works without it; its own headphone socket does not.',
+    says: sayMonitorUnpowered,
   },
 } satisfies Readonly<Record<string, FindingWords>>;

@@ -1,0 +1,36 @@
+import type { CircuitElement, Part } from './types';
+
+const joinsContactsOnly = (part: Part): boolean =>
+  !part.host && !part.hub && !part.bus && (part.settings ?? []).length === 0;
+
+/** Leads and adapters that pass on what lies on their contacts: two ends, no electronics that a host would see, nothing to set. */
+export const isPlainLink = (part: Part): boolean =>
+  part.ports.length === 2 &&
+  joinsContactsOnly(part) &&
+  part.ports.every((port) => port.direction === 'through');
+
+const COPPER: readonly CircuitElement['kind'][] = ['wire', 'conductor', 'capacitor'];
+const WIRING: readonly CircuitElement['kind'][] = [...COPPER, 'resistor'];
+
+/** A plain link of copper and nothing else. */
+export const isCopper = (part: Part): boolean =>
+  isPlainLink(part) && part.circuit.every(({ kind }) => COPPER.includes(kind));
+
+/** A lead or adapter, with as many ends as it may have, and a resistor in it perhaps: another of them is no other way. */
+export const isWiring = (part: Part): boolean =>
+  joinsContactsOnly(part) &&
+  part.ports.every((port) => port.direction === 'through' || port.direction === 'out') &&
+  part.circuit.every(({ kind }) => WIRING.includes(kind));
+
+/** It is there to give others power, and does nothing else: a charger, a power bank, a port on the wall. */
+export const isSupply = (part: Part): boolean => !part.host && (part.outlets ?? []).length > 0;
+
+/** It is worn on the ears, with or without a microphone of its own. */
+export const isWornToListen = (part: Part): boolean => !part.host && part.ears !== undefined;
+
+/** The same, without a microphone. */
+export const isHeadphones = (part: Part): boolean =>
+  isWornToListen(part) && !part.circuit.some((e) => e.kind === 'electret' || e.kind === 'signal');
+
+/** Where it has to stay while it is used. On a gimbal or on the body it cannot be. */
+export const staysPut = (part: Part): boolean => part.stands === 'table' || part.stands === 'wall';
