@@ -1,5 +1,5 @@
 import type { Facts } from '../engine';
-import { nodeKey } from '../engine/circuit';
+import { nodeKey, type DirectSolution } from '../engine/circuit';
 import { maximumsOf, type Maximum } from '../parts';
 import { jointAt } from '../rig';
 import type { Place } from './finding';
@@ -13,11 +13,12 @@ export interface Stressed {
   readonly maximum: Maximum;
 }
 
-const stressed = new WeakMap<Facts, readonly Stressed[]>();
+/** Kept as long as the circuit's direct voltages are: a knob of a stage changes none. */
+const stressed = new WeakMap<DirectSolution, readonly Stressed[]>();
 
 /** Contacts past their absolute maximum, by voltage or by current; of one port the worst. */
 export function harmedContacts(facts: Facts): readonly Stressed[] {
-  const known = stressed.get(facts);
+  const known = stressed.get(facts.direct);
   if (known) return known;
   const found = [...facts.laid.values()].flatMap(({ placed, part }) => {
     const worst = new Map<string, Stressed>();
@@ -40,6 +41,6 @@ export function harmedContacts(facts: Facts): readonly Stressed[] {
     }
     return [...worst.values()];
   });
-  stressed.set(facts, found);
+  stressed.set(facts.direct, found);
   return found;
 }

@@ -3,6 +3,7 @@ import { attachedDevices, livePowered, type AttachedDevice } from './bus';
 import { outletAt } from './supply';
 import {
   REFERENCE_FREQUENCY,
+  dieAway,
   isAlive,
   netPaths,
   networkOf,
@@ -50,6 +51,8 @@ export interface RigFacts {
   readonly rig: Rig;
   readonly laid: ReadonlyMap<string, LaidPart>;
   readonly matings: readonly JointMating[];
+  /** The likeliest first. */
+  readonly readings: readonly Reading[];
   readonly devices: readonly AttachedDevice[];
   /** Whether a part's stages have power. */
   readonly isLive: (placed: string) => boolean;
@@ -87,7 +90,8 @@ export function rigFacts(rig: Rig, assumed: Assumptions = NOTHING_ASSUMED): RigF
   const matings = mateJoints(rig);
   const parts = laidParts(rig);
   // Digital plugs have no uncertain reading, so the likeliest serves for the bus; what has power is not known yet.
-  const [reading] = readings(matings);
+  const read = readings(matings);
+  const [reading] = read;
   const touches = reading ? touchLinks(matings, reading) : [];
   const bare = parts.map((one) => partCircuit(one, UNPOWERED));
   const { wires } = networkOf(
@@ -111,6 +115,7 @@ export function rigFacts(rig: Rig, assumed: Assumptions = NOTHING_ASSUMED): RigF
     rig,
     laid,
     matings,
+    readings: read,
     devices,
     isLive,
     playsAt: playbackPlaces(laid, devices),
@@ -142,6 +147,17 @@ const capturePorts = ({ nets }: Network, { rig, laid }: RigFacts): Port[] =>
 const isSound = (branch: Branch): branch is SoundSource =>
   branch.kind === 'signal' || branch.kind === 'electret';
 
+/** A source of a kept circuit as loud as it is in this rig: the equations do not hang on that. */
+function loudnessNow(elements: readonly NetElement[]): (source: SoundSource) => SoundSource {
+  const now = new Map(elements.flatMap((e) => (e.kind === 'signal' ? [[e.id, e] as const] : [])));
+  return (source) => {
+    const found = source.kind === 'signal' ? now.get(source.id) : undefined;
+    return source.kind === 'signal' && found
+      ? { ...source, sensitivity: found.sensitivity, noise: found.noise }
+      : source;
+  };
+}
+
 function arrivalsAt(base: RigFacts, inputs: readonly HostInput[]): Arrival[] {
   const { rig, laid, devices } = base;
   return rig.purpose.recorders.flatMap((id) => {
@@ -166,9 +182,9 @@ export function readFacts(base: RigFacts, reading: Reading): Facts {
     return known;
   };
   const alternating = alternatingAt(REFERENCE_FREQUENCY);
-  const sounding = nets.branches.filter(isSound);
+  const sounding = nets.branches.filter(isSound).map(loudnessNow(base.elements));
   const voices = sounding.flatMap((source) => voiceSource(rig, source, playsAt) ?? []);
-  const noise = noiseSolver(network, paths, capturePorts(network, base), alternating.loops.length > 0);
+  const noise = noiseSolver(network, paths, capturePorts(network, base), !dieAway(alternating.loops));
   const context = { rig, nets, direct, alternating, noise, laid, sources: voices };
   const hosts = [...laid.values()].filter((l) => l.part.host);
   const inputs = hosts.flatMap((host) => hostInputs(context, host, base.devices));
@@ -195,7 +211,7 @@ export function readFacts(base: RigFacts, reading: Reading): Facts {
 /** Facts of every reading, the likeliest first. */
 export function allFacts(rig: Rig, assumed?: Assumptions): readonly [Facts, ...Facts[]] {
   const base = rigFacts(rig, assumed);
-  const [nominal, ...others] = readings(base.matings).map((reading) => readFacts(base, reading));
+  const [nominal, ...others] = base.readings.map((reading) => readFacts(base, reading));
   if (!nominal) throw new Error(`rig "${rig.id}": no reading of its joints`);
   return [nominal, ...others];
 }

@@ -1,4 +1,4 @@
-import { contactKey, readNode, type NodeKey } from './circuit';
+import { contactKey, readNode, type NodeKey, type Wiring } from './circuit';
 import type { ContactRole } from '../parts';
 import type { Contact } from '../plugs';
 import type { Facts } from './facts';
@@ -13,7 +13,7 @@ function roleAt(facts: Facts, node: NodeKey): ContactRole | undefined {
 }
 
 /** The role of a contact: its part's own, else that of the first named contact at the far end of its conductors. */
-export function roleBehind(facts: Facts, joint: string, node: NodeKey): ContactRole | null {
+function roleFound(facts: Facts, joint: string, node: NodeKey): ContactRole | null {
   const own = roleAt(facts, node);
   if (own) return own;
   const seen = new Set([node]);
@@ -31,17 +31,40 @@ export function roleBehind(facts: Facts, joint: string, node: NodeKey): ContactR
   return found ?? null;
 }
 
+/** Kept as long as the circuit is: no knob of a stage changes what hangs behind a contact. */
+const known = new WeakMap<Wiring, Map<string, ContactRole | null>>();
+
+/** What lies behind a contact of a joint, on its own side. */
+export function roleBehind(facts: Facts, joint: string, node: NodeKey): ContactRole | null {
+  const roles = known.get(facts.wires) ?? new Map<string, ContactRole | null>();
+  known.set(facts.wires, roles);
+  const key = `${joint} ${node}`;
+  const role = roles.get(key);
+  if (role !== undefined) return role;
+  const found = roleFound(facts, joint, node);
+  roles.set(key, found);
+  return found;
+}
+
 /** What ground and microphone of a headset may be taken for by the other side: a receiver's sound comes on a left or a right. */
 const EXCHANGED: Partial<Record<ContactRole, readonly ContactRole[]>> = {
   microphone: ['ground'],
   ground: ['microphone', 'left', 'right'],
 };
 
+type Exchange = readonly { readonly jack: Contact; readonly plug: Contact }[];
+const exchanges = new WeakMap<Wiring, Map<string, Exchange>>();
+
 /** The contacts of a joint at which one side has ground where the other has the microphone, or its sound where the other has ground. */
-export function exchangedAt(
-  facts: Facts,
-  joint: string,
-): { readonly jack: Contact; readonly plug: Contact }[] {
+export function exchangedAt(facts: Facts, joint: string): Exchange {
+  const byJoint = exchanges.get(facts.wires) ?? new Map<string, Exchange>();
+  exchanges.set(facts.wires, byJoint);
+  const found = byJoint.get(joint) ?? exchangeOf(facts, joint);
+  byJoint.set(joint, found);
+  return found;
+}
+
+function exchangeOf(facts: Facts, joint: string): Exchange {
   const mated = facts.matings.find((m) => m.joint.id === joint);
   if (!mated) return [];
   const { plug: plugRef, jack: jackRef } = mated.joint;

@@ -92,7 +92,11 @@ describe('current', () => {
       ['receiver', true],
       ['second', false],
     ]);
-    expect(found[1]).toMatchObject({ refusal: 'starved', draws: 250, offered: { least: 100, most: 100 } });
+    expect(found[1]).toMatchObject({
+      refusal: 'too-little-current',
+      draws: 250,
+      offered: { least: 100, most: 100 },
+    });
   });
 });
 

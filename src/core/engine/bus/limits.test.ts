@@ -61,7 +61,7 @@ describe('chargers and power banks in a charging socket', () => {
   it('a bare adapter starves a hungry microphone', () => {
     expect(onBus(charged({}, [])).devices[0]).toMatchObject({
       offered: { least: 100, most: 200 },
-      refusal: 'starved',
+      refusal: 'too-little-current',
     });
   });
   it.each([
@@ -93,7 +93,7 @@ describe('chargers and power banks in a charging socket', () => {
     );
     expect(onBus(empty).devices[0]).toMatchObject({
       offered: { least: 100, most: 200 },
-      refusal: 'starved',
+      refusal: 'too-little-current',
     });
   });
 });
@@ -111,7 +111,7 @@ describe('power of one’s own', () => {
   });
   it('an interface on its mains unit draws nothing from a bare adapter; without it, it starves', () => {
     expect(onBus(mains('on')).devices[0]).toMatchObject({ draws: 0, accepted: true });
-    expect(onBus(mains('off')).devices[0]).toMatchObject({ draws: 350, refusal: 'starved' });
+    expect(onBus(mains('off')).devices[0]).toMatchObject({ draws: 350, refusal: 'too-little-current' });
     expect(onBus(mains('on')).isLive('it')).toBe(true);
     expect(onBus(mains('off')).isLive('it')).toBe(false);
   });

@@ -2,7 +2,8 @@ import { hertz, type Hertz } from '../../units';
 import type { NetPath } from './netlist';
 import type { SoundSource } from './excite';
 import { NOTHING_COMES, type Network } from './network';
-import { drivenBy, stageOrder, type Loop } from './stages';
+import type { Loop } from './loops';
+import { drivenBy, stageOrder } from './stages';
 import { ZERO, magnitude, minus, plus, product, times, type Phasor } from './system';
 
 export const REFERENCE_FREQUENCY: Hertz = hertz(1000);
@@ -104,8 +105,14 @@ export function solveAlternating(
     field.set(net, sum);
     return sum;
   };
-  const reaches = (source: string, where: string | undefined): boolean =>
-    [...excitedBy(source).keys()].some((exciter) => network.componentsOf.get(exciter)?.has(where));
+  const reached = new Map<string, ReadonlySet<string | undefined>>();
+  const reaches = (source: string, where: string | undefined): boolean => {
+    const known =
+      reached.get(source) ??
+      new Set([...excitedBy(source).keys()].flatMap((id) => [...(network.componentsOf.get(id) ?? [])]));
+    reached.set(source, known);
+    return known.has(where);
+  };
   return {
     loops: staged.order.loops,
     contributions: (source, from, to) => {

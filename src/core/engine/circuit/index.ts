@@ -13,7 +13,9 @@ export { solveDirect } from './direct';
 export type { SoundSource } from './excite';
 export type { AlternatingSolution } from './alternating';
 export { REFERENCE_FREQUENCY, solveAlternating } from './alternating';
-export type { Loop } from './stages';
+export { dieAway } from './loops';
+export type { Loop } from './loops';
+
 export { Network, forgetNetworks, networkOf } from './network';
 export type { Phasor } from './system';
 export { magnitude, plus, times } from './system';

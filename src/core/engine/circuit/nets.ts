@@ -50,5 +50,12 @@ export function mergeNets({ elements, touches }: Pick<Netlist, 'elements' | 'tou
     number(plug);
     number(jack);
   }
-  return { count: names.length, names, branches, of: (node) => index.get(sets.find(node)) };
+  const known = new Map<NodeKey, number | undefined>();
+  const of = (node: NodeKey): number | undefined => {
+    if (known.has(node)) return known.get(node);
+    const net = index.get(sets.find(node));
+    known.set(node, net);
+    return net;
+  };
+  return { count: names.length, names, branches, of };
 }

@@ -12,6 +12,8 @@ import { ZERO, buildSystem, magnitude, minus, plus, type Phasor, type Response }
 export interface Answer {
   readonly block: Block;
   readonly response: Response;
+  /** Volts at nets, found when first asked for. */
+  readonly field: Map<number, Phasor>;
 }
 
 /** Under this share of a volt nothing comes: −180 dB. */
@@ -72,7 +74,7 @@ export class Network {
     if (!branch || !block) return undefined;
     const [response] = buildSystem(block, omega).solve([excite(branch)]);
     if (!response) return undefined;
-    const found = { block, response };
+    const found = { block, response, field: new Map<number, Phasor>() };
     at.set(exciter, found);
     return found;
   }
@@ -81,10 +83,13 @@ export class Network {
   at(exciter: string, net: number, omega: number): Phasor {
     const answer = this.answer(exciter, omega);
     if (!answer) return ZERO;
+    const known = answer.field.get(net);
+    if (known) return known;
     let sum = ZERO;
     for (const step of this.split.path(net)) {
       if (step.block === answer.block) sum = plus(sum, answer.response.net(step.net));
     }
+    answer.field.set(net, sum);
     return sum;
   }
 

@@ -4,7 +4,10 @@ import { figureOf } from './figure';
 import { Memo } from './memo';
 import { elementsOf, type NetElement, type Powered } from './netlist';
 
-/** The elements of one laid part. `key`: equal keys, equal elements. */
+/**
+ * The elements of one laid part. `key`: equal keys, equal equations: all is the same but, it may be, how loud the sound sources in it
+ * are.
+ */
 export interface PartCircuit {
   readonly key: string;
   readonly elements: readonly NetElement[];
@@ -23,22 +26,32 @@ function serialOf(part: Part): number {
   return serial;
 }
 
-const QUANTITIES = ['ohms', 'farads', 'henries', 'volts', 'sensitivity', 'noise', 'clip'] as const;
+const LOUDNESS = ['sensitivity', 'noise'];
+const QUANTITIES = ['ohms', 'farads', 'henries', 'volts', 'sensitivity', 'noise', 'clip'];
 
-const varying = new WeakMap<Part, readonly Quantity[]>();
+/** Figures that settings, knobs or the part's length change: those in the equations, and the loudness of its sources. */
+interface Varying {
+  readonly equations: readonly Quantity[];
+  readonly loudness: readonly Quantity[];
+}
 
-/** The figures of a part's circuit that settings, knobs or its length change. */
-function varyingIn(part: Part): readonly Quantity[] {
+const varying = new WeakMap<Part, Varying>();
+
+function varyingIn(part: Part): Varying {
   const found = varying.get(part);
   if (found) return found;
-  const list = part.circuit.flatMap((element: CircuitElement) =>
-    QUANTITIES.flatMap((name) => {
-      const quantity = (element as unknown as Readonly<Record<string, Quantity | undefined>>)[name];
-      return typeof quantity === 'object' ? [quantity] : [];
-    }),
-  );
-  varying.set(part, list);
-  return list;
+  const of = (isLoudness: boolean) =>
+    part.circuit.flatMap((element: CircuitElement) =>
+      QUANTITIES.filter(
+        (name) => (element.kind === 'signal' && LOUDNESS.includes(name)) === isLoudness,
+      ).flatMap((name) => {
+        const quantity = (element as unknown as Readonly<Record<string, Quantity | undefined>>)[name];
+        return typeof quantity === 'object' ? [quantity] : [];
+      }),
+    );
+  const split = { equations: of(false), loudness: of(true) };
+  varying.set(part, split);
+  return split;
 }
 
 const mutes = new WeakMap<Part, readonly string[]>();
@@ -60,8 +73,12 @@ const circuits = new Memo<PartCircuit>(1000);
 export function partCircuit(laid: LaidPart, powered: Powered): PartCircuit {
   const { placed, part } = laid;
   const fed = part.ports.map(({ id }) => (powered.isFed(placed.id, id) ? 1 : 0)).join('');
-  const figures = varyingIn(part).map((quantity) => figureOf(quantity, laid));
+  const { equations, loudness } = varyingIn(part);
+  const figures = (quantities: readonly Quantity[]) => quantities.map((one) => figureOf(one, laid)).join();
   const muting = mutesIn(part).map((setting) => settingOf(laid, setting));
-  const key = `${placed.id} ${serialOf(part)} ${powered.isLive(placed.id) ? 1 : 0}${fed} ${figures.join()} ${muting.join()}`;
-  return circuits.get(key, () => ({ key, elements: elementsOf(laid, powered) }));
+  const key = `${placed.id} ${serialOf(part)} ${powered.isLive(placed.id) ? 1 : 0}${fed} ${figures(equations)}`;
+  return circuits.get(`${key} ${figures(loudness)} ${muting.join()}`, () => ({
+    key,
+    elements: elementsOf(laid, powered),
+  }));
 }

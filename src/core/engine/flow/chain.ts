@@ -116,13 +116,27 @@ function stagesOf(tracer: Tracer, source: VoiceSource, crossed: readonly Crossin
   return [{ ...at(source.placed, 'source', source, 0), clipLevel: null, delay: milliseconds(0) }, ...passed];
 }
 
+const tracers = new WeakMap<ChainContext, Tracer>();
+
+function tracerOf(context: ChainContext): Tracer {
+  const known = tracers.get(context);
+  if (known) return known;
+  const { nets, alternating, elements, paths } = context;
+  const tracer = {
+    nets,
+    alternating,
+    elements,
+    paths,
+    senses: new Map(elements.flatMap((e) => (e.kind === 'sense' ? [[e.id, e] as const] : []))),
+    drives: new Map(elements.flatMap((e) => (e.kind === 'drive' ? [[e.id, e] as const] : []))),
+  };
+  tracers.set(context, tracer);
+  return tracer;
+}
+
 /** The chains of one source into every channel of an input that it reaches. */
 export function chainsInto(context: ChainContext, source: VoiceSource, input: HostInput): Chain[] {
-  const tracer: Tracer = {
-    ...context,
-    senses: new Map(context.elements.flatMap((e) => (e.kind === 'sense' ? [[e.id, e] as const] : []))),
-    drives: new Map(context.elements.flatMap((e) => (e.kind === 'drive' ? [[e.id, e] as const] : []))),
-  };
+  const tracer = tracerOf(context);
   return input.channels.flatMap((channel): Chain[] => {
     const signal = channel.signals.find((s) => s.source.id === source.id);
     const spec = input.capture.channels[channel.number - 1];

@@ -1,4 +1,4 @@
-import { magnitude, nodeKey, type AlternatingSolution, type Nets } from '../circuit';
+import { REFERENCE_FREQUENCY, magnitude, nodeKey, type AlternatingSolution, type Nets } from '../circuit';
 import { decibels, gainToDb, hertz, type Decibels, type Hertz } from '../../units';
 import type { HostInput } from './inputs';
 import type { VoiceSource } from './sources';
@@ -16,13 +16,16 @@ export interface BandLoss {
   readonly at: Hertz;
 }
 
-/** Where in its band a source is looked at: its middle first, both ends, and a place on each side, evenly on a logarithmic scale. */
-const places = ([from, to]: readonly [number, number]): Hertz[] =>
-  [1 / 2, 0, 1 / 4, 3 / 4, 1].map((share) => hertz(from * (to / from) ** share));
+/** Where in its band a source is looked at: 1 kHz first, which every band holds, and both ends: what a lead or a load takes grows toward one of them. */
+const places = ([from, to]: readonly [number, number]): Hertz[] => [
+  REFERENCE_FREQUENCY,
+  hertz(from),
+  hertz(to),
+];
 
 /**
  * The loss of a source on its way to an input's converter, by the circuit's own response: its worst place in the band
- * against the middle of the band, so that a resonance of the source itself is no loss. Undefined where nothing of it comes.
+ * against 1 kHz, so that a resonance of the source itself is no loss. Undefined where nothing of it comes.
  */
 export function bandLoss(context: ResponseContext, input: HostInput, source: string): BandLoss | undefined {
   const net = (node: string) => context.nets.of(nodeKey(input.placed, node));

@@ -25,13 +25,24 @@ export interface Reading {
   readonly departs?: { readonly joint: string; readonly jack: Contact; readonly plug: Contact };
 }
 
+const mated = new WeakMap<PartPort, WeakMap<PartPort, Mating>>();
+
+/** What two ports do, once for all. */
+function matingOf(plug: PartPort, jack: PartPort): Mating {
+  const byJack = mated.get(plug) ?? new WeakMap<PartPort, Mating>();
+  mated.set(plug, byJack);
+  const known = byJack.get(jack) ?? mate(plug, jack);
+  byJack.set(jack, known);
+  return known;
+}
+
 /** Every joint of the rig whose ports exist, mated. */
 export function mateJoints(rig: Rig): JointMating[] {
   return rig.joints.flatMap((joint) => {
     const plugPort = portOf(rig, joint.plug);
     const jackPort = portOf(rig, joint.jack);
     if (!plugPort || !jackPort) return [];
-    return [{ joint, plugPort, jackPort, mating: mate(plugPort, jackPort) }];
+    return [{ joint, plugPort, jackPort, mating: matingOf(plugPort, jackPort) }];
   });
 }
 
