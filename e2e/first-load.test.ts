@@ -38,12 +38,13 @@ it.each(['TRACE', 'DELETE', 'PUT'])('%s is refused with one line and is no error
   expect(text).toBe(`method "${method}" is not allowed here; allowed are GET, HEAD, POST, OPTIONS\n`);
 });
 
-it('a knob of the largest rig, turned from end to end, moves the verdict; long tasks of the page are reported', async () => {
+it('a knob of the largest rig, turned from end to end, moves the verdict, and the page never stalls', async () => {
   const browser = await openBrowser('desk');
   try {
     const page = new Page(browser);
     await browser.driver.get(`${inject('address')}?rig=harbour-call-in`);
     await page.verdict('faulty', 'recorded');
+    await page.click('//button[@data-folded][contains(., "Mixer")]');
     await page.click('//article[starts-with(@aria-label, "Mixer")]//summary');
     const knob = '//*[@role="slider" and @aria-label="Line pair 1: Monitor send"]';
     await page.find(knob);
@@ -68,6 +69,8 @@ it('a knob of the largest rig, turned from end to end, moves the verdict; long t
     console.log(
       `dragging a knob: ${long.length} tasks above 50 ms on the main thread, the longest ${longest.toFixed(0)} ms`,
     );
+    // A page that stalls does so at each of the twenty places; one or two may be the machine's.
+    expect(long.length).toBeLessThanOrEqual(2);
   } finally {
     await browser.driver.quit();
   }

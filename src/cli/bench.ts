@@ -3,54 +3,14 @@ import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { fixesFor } from '../core/search/fixes';
 import { analyse } from '../core/judge';
-import { forgetFactors } from '../core/engine/circuit';
+import { forgetFactors, forgetNetworks } from '../core/engine/circuit';
 import { applyEdit, laidParts, type Rig } from '../core/rig';
 import { checkRig } from '../core/files/read-rig';
 import { routeRows } from './bench-routes';
+import { grown } from './grown';
 import { time, type Row } from './timing';
 
 const RUNS = 100;
-
-/** A microphone, a mixer and the leads to a phone and to a camera: the most circuit that one chain brings. */
-function group(index: number): Pick<Rig, 'parts' | 'joints'> & { source: string; recorder: string } {
-  const id = (name: string) => `${name}-${index}`;
-  const ref = (name: string, port: string) => ({ part: id(name), port });
-  return {
-    source: id('mic'),
-    recorder: id('phone'),
-    parts: [
-      { id: id('mic'), part: 'dynamic-xlr' },
-      { id: id('xlr'), part: 'lead-xlr' },
-      { id: id('mixer'), part: 'mixer-one-mic' },
-      { id: id('pad'), part: 'lead-line-headset-pad' },
-      { id: id('phone'), part: 'phone-ctia' },
-      { id: id('line'), part: 'lead-line-mono-both' },
-      { id: id('camera'), part: 'camera-trs' },
-    ],
-    joints: [
-      { id: id('a'), plug: ref('mic', 'out'), jack: ref('xlr', 'holes') },
-      { id: id('b'), plug: ref('xlr', 'pins'), jack: ref('mixer', 'mic') },
-      { id: id('c'), plug: ref('pad', 'big'), jack: ref('mixer', 'left') },
-      { id: id('d'), plug: ref('pad', 'trrs'), jack: ref('phone', 'jack') },
-      { id: id('e'), plug: ref('line', 'big'), jack: ref('mixer', 'right') },
-      { id: id('f'), plug: ref('line', 'small'), jack: ref('camera', 'mic') },
-    ],
-  };
-}
-
-function grown(groups: number): Rig {
-  const all = Array.from({ length: groups }, (_, index) => group(index));
-  return {
-    format: 'symplex-rig',
-    version: 1,
-    id: 'bench',
-    name: 'Bench',
-    parts: all.flatMap((g) => g.parts),
-    joints: all.flatMap((g) => g.joints),
-    surroundings: { voice: 'normal' },
-    purpose: { sources: all.map((g) => g.source), recorders: all.map((g) => g.recorder) },
-  };
-}
 
 function demoRigs(folder: string): Rig[] {
   return readdirSync(folder).flatMap((file) => {
@@ -92,6 +52,7 @@ function rows(folder: string): Row[] {
       parts: largest.parts.length,
       ...time(() => {
         forgetFactors();
+        forgetNetworks();
         analyse(largest);
       }, 20),
     },
@@ -102,6 +63,26 @@ function rows(folder: string): Row[] {
     return finding ? [{ what, parts: rig.parts.length, ...time(() => fixesFor(rig, finding, {}), 20) }] : [];
   });
   return [...edits, ...analyses, ...fixes];
+}
+
+/** So many edits as somebody makes who turns something every half second for an hour. */
+const EDITS_AN_HOUR = 7200;
+
+/** What an hour of edits leaves on the heap, MB, after its first minutes and at its end. */
+function heapOverAnHour(folder: string): string {
+  const turns = demoRigs(folder).map(knobTurned);
+  const collect = (globalThis as { gc?: () => void }).gc;
+  const heap = () => {
+    collect?.();
+    return (process.memoryUsage().heapUsed / 1e6).toFixed(0);
+  };
+  let early = '';
+  for (let n = 0; n < EDITS_AN_HOUR; n += 1) {
+    turns[n % turns.length]?.();
+    if (n === EDITS_AN_HOUR / 8) early = heap();
+  }
+  const asked = collect ? '' : ' (not collected: node was started without --expose-gc)';
+  return `Heap after ${EDITS_AN_HOUR / 8} edits of the demo rigs: ${early} MB, after ${EDITS_AN_HOUR}: ${heap()} MB${asked}.`;
 }
 
 /** The benchmarks' table, in Markdown, with the machine that ran them. */
@@ -115,5 +96,7 @@ export function bench(folder: string, requests: string): string {
     ...[...rows(folder), ...routeRows(requests)].map(
       (r) => `| ${r.what} | ${r.parts} | ${r.median.toFixed(1)} | ${r.p95.toFixed(1)} |`,
     ),
+    '',
+    heapOverAnHour(folder),
   ].join('\n');
 }

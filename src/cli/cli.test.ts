@@ -1,8 +1,9 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { grown } from './grown';
 
 const folder = mkdtempSync(join(tmpdir(), 'symplex-cli-'));
 const file = (name: string, text: string): string => {
@@ -57,6 +58,35 @@ describe('symplex check', () => {
     expect(stderr).toContain(message);
   });
 
+  it.each([
+    ['no number', ['--fixes'], '--fixes takes milliseconds from 0 to 3600000, not nothing'],
+    ['a word', ['--fixes', 'soon'], '--fixes takes milliseconds from 0 to 3600000, not soon'],
+    ['a day', ['--fixes', '86400000'], 'not 86400000'],
+    ['less than nothing', ['--fixes', '-5'], 'not -5'],
+  ])('a time for fixes that is %s: exit 2 and one clear line', (_, args, message) => {
+    const { status, stderr } = symplex('check', 'demo/rigs/slipway-diary.json', ...args);
+    expect(status).toBe(2);
+    expect(stderr).toContain(message);
+  });
+
+  it('says when the search for fixes was cut, and answers all the same', () => {
+    const { status, stdout } = symplex('check', 'demo/rigs/slipway-diary.json', '--fixes', '0', '--json');
+    expect(status).toBe(0);
+    const [finding] = JSON.parse(stdout).findings;
+    expect(finding).toMatchObject({ code: 'mic-line-shorted', fixes: [], fixesCut: 'time' });
+    expect(symplex('check', 'demo/rigs/slipway-diary.json', '--fixes', '0').stdout).toContain(
+      'The search for fixes was cut after 0 ms; --fixes MS gives it another time.',
+    );
+    const whole = symplex('check', 'demo/rigs/slipway-diary.json', '--fixes', '600000', '--json');
+    expect(JSON.parse(whole.stdout).findings[0].fixesCut).toBeNull();
+  });
+
+  it('answers about a rig of 63 parts', () => {
+    const { status, stdout } = symplex('check', file('big-rig.json', JSON.stringify(grown(9))), '--json');
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout).arrives).toHaveLength(81);
+  });
+
   it('bench takes no file', () => {
     const { status, stderr } = symplex('bench', 'nowhere');
     expect(status).toBe(2);
@@ -80,6 +110,12 @@ describe('symplex spice', () => {
     expect(run.stdout).toContain('vm(out)');
     expect(run.stdout).toMatch(/onoise_total = \d/);
     expect(run.stdout + run.stderr).not.toMatch(/error|singular|warning/i);
+  });
+
+  it('names every net of every demo rig', () => {
+    for (const rig of readdirSync('demo/rigs')) {
+      expect(symplex('spice', `demo/rigs/${rig}`).stdout, rig).not.toMatch(/undefined|NaN/);
+    }
   });
 });
 

@@ -6,6 +6,8 @@ export function textReport(report: CheckReport, milliseconds: number): string {
   for (const finding of report.findings) {
     lines.push('', `[${finding.severity}] ${finding.title} (${finding.code})`, `  ${finding.says}`);
     lines.push(`  Limit: ${finding.source.text}`);
+    const cause = finding.because === null ? undefined : report.findings[finding.because];
+    if (cause) lines.push(`  Goes when this is cured: ${cause.title}.`);
     for (const fix of finding.fixes) lines.push(`  → ${fix.says}. ${fix.outcome}`);
   }
   if (report.findings.some(({ fixesCut }) => fixesCut === 'time')) {

@@ -57,7 +57,7 @@ const literals = (line: string): string[] =>
 
 /** A comparison of a name of something with a word that is written there. */
 const COMPARED =
-  /\.(?:id|family|port|setting|choice|app|code|part)\s*[!=]==?\s*['"`]|['"`]\s*[!=]==?\s*[\w.?]+\.(?:id|family|code)\b|\.(?:id|port|name|code)\s*\.(?:startsWith|endsWith|includes|match)\(\s*['"`/]|\.id\s*\.replace\(/;
+  /\.(?:id|family|port|setting|choice|app|code|part)\s*[!=]==?\s*['"`]|['"`]\s*[!=]==?\s*[\w.?]+\.(?:id|family|code)\b|\.(?:id|port|name|code)\s*\.(?:startsWith|endsWith|includes|match)\(\s*['"`/]|\.id\s*\.replace\(|\/\.(?:exec|test)\([\w.?]+\.(?:id|port|name)\)/;
 
 const lines = FILES.flatMap(code);
 
@@ -94,6 +94,7 @@ describe('no second table of rules', () => {
   it('would find one', () => {
     expect("part.id.startsWith('charger')").toMatch(COMPARED);
     expect("port.id === 'charge'").toMatch(COMPARED);
+    expect('/^track-/.exec(choice.id)').toMatch(COMPARED);
     expect(literals("findApp(app ?? 'camera-app')").filter((word) => NAMES.has(word))).toEqual([
       'camera-app',
     ]);

@@ -2,14 +2,12 @@ import { magnitude, plus, type Phasor } from '../engine/circuit';
 import { appOf, chooseInput, isAudible, type HostInput, type InputChannel } from '../engine/flow';
 import type { Facts } from '../engine';
 import { gainToDb } from '../units';
+import { PAIR_SUM } from './pair-sum';
 import { check, type Found } from './check';
 import { MONO_SUM } from './origins';
 
 /** How far the sum of both sides may stay under the louder side, dB. A limit of our own. */
 const LOST_IN_SUM_DB = 10;
-
-/** The measured value where the two outputs of one source meet on a channel; by it the sentence is chosen. */
-export const PAIR_SUM = 'both outputs of the pair against the louder';
 
 const own = (channel: InputChannel, source: string) =>
   channel.signals.filter((s) => s.source.placed === source);

@@ -1,5 +1,5 @@
 import { finite } from './finite';
-import type { Finding, Origin } from '../checks';
+import { findingKey, type Finding, type Origin } from '../checks';
 import { searchFixes, type Drawer, type Fix, type Fixes } from '../search/fixes';
 import type { Arrival, Chain, Stage } from '../engine/flow';
 import { analyse, type Analysis, type NetReport, type Outcome, type Verdict } from '../judge';
@@ -50,13 +50,15 @@ export interface FixReport {
   readonly outcome: string;
 }
 
-export interface FindingReport extends Omit<Finding, 'values' | 'origin' | 'limit' | 'source'> {
+export interface FindingReport extends Omit<Finding, 'values' | 'origin' | 'limit' | 'source' | 'because'> {
   readonly about: string | null;
   readonly values: readonly { readonly name: string; readonly value: number | null; readonly unit: string }[];
   readonly limit: Finding['limit'] | null;
   readonly source: Origin;
   readonly title: string;
   readonly says: string;
+  /** The place in the list of the finding whose consequence it is; null where it is nobody's. */
+  readonly because: number | null;
   readonly fixes: readonly FixReport[];
   /** Why not every fix was tried; null where all were. */
   readonly fixesCut: Fixes['cut'] | null;
@@ -132,8 +134,14 @@ export interface Budget {
   readonly milliseconds: number;
 }
 
-function findingReport(rig: Rig, finding: Finding, { fixes, cut }: Fixes): FindingReport {
-  const { source, origin, values, limit, ...rest } = finding;
+function findingReport(
+  rig: Rig,
+  all: readonly Finding[],
+  finding: Finding,
+  { fixes, cut }: Fixes,
+): FindingReport {
+  const { source, origin, values, limit, because, ...rest } = finding;
+  const cause = all.findIndex((other) => findingKey(other) === because);
   return {
     ...rest,
     about: source ?? null,
@@ -142,6 +150,7 @@ function findingReport(rig: Rig, finding: Finding, { fixes, cut }: Fixes): Findi
     source: origin,
     title: sayTitle(rig, finding),
     says: plain(sayReason(rig, finding)),
+    because: cause < 0 ? null : cause,
     fixes: fixes.map((fix) => fixReport(rig, fix, finding)),
     fixesCut: cut ?? null,
   };
@@ -153,7 +162,7 @@ function withFixes(rig: Rig, findings: readonly Finding[], drawer: Drawer, budge
   return findings.map((finding, index) => {
     const until = begun + ((budget?.milliseconds ?? 0) * (index + 1)) / findings.length;
     const spent = budget && (() => budget.now() >= until);
-    return findingReport(rig, finding, searchFixes(rig, finding, drawer, spent));
+    return findingReport(rig, findings, finding, searchFixes(rig, finding, drawer, spent));
   });
 }
 

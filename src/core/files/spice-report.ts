@@ -47,7 +47,10 @@ export function spiceReport(rig: Rig): string {
   const out = firstChannel(rig);
   const source = [...deck.sources].find(([id]) => rig.purpose.sources.some((s) => id.startsWith(`${s}/`)));
   const nodes = netlist.elements.flatMap((e) => [e.a, e.b]);
-  const names = [...new Set(nodes)].map((node) => `* ${deck.name(node)} = ${node}`);
+  const names = [...new Set(nodes)].flatMap((node) => {
+    const name = deck.name(node);
+    return name === undefined ? [] : [`* ${name} = ${node}`];
+  });
   const lines = deck.lines.map((line) =>
     source && line.startsWith(`${source[1]} `) ? line.replace('AC 0', 'AC 1') : line,
   );

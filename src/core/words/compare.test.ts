@@ -26,9 +26,30 @@ describe('comparing two rigs', () => {
     ].reduce(applyEdit, rig);
     expect(compareRigs(rig, other)).toEqual([
       { what: 'Receiver, TRS output, Output', one: 'low', other: 'high' },
-      { what: 'TRS–TRS lead, length in m', one: null, other: '3' },
+      { what: 'TRS–TRS lead, length', one: null, other: '3 m' },
       { what: 'Phone, CTIA headset jack, app', one: null, other: 'voice room or call' },
       { what: 'Voice', one: 'normal', other: 'loud' },
+    ]);
+  });
+  it('tells knobs in dB, distances in metres and choices by their names', () => {
+    const bench = layRig({
+      parts: { mic: 'dynamic-xlr', interface: 'interface-one-input', phone: 'phone-usb-c' },
+      joints: ['mic.out interface.mic', 'interface.usb phone.port'],
+      apps: { phone: 'recorder-app' },
+    });
+    const other = [
+      { kind: 'set', part: 'interface', setting: 'gain', option: 42 } as const,
+      { kind: 'choose', part: 'phone', choice: 'source', option: 'own' } as const,
+      { kind: 'distance', part: 'mic', metres: 0.1 } as const,
+    ].reduce(applyEdit, bench);
+    expect(compareRigs(bench, other)).toEqual([
+      { what: 'Dynamic microphone, XLR, mouth at', one: null, other: '0.1 m' },
+      { what: 'Interface, one XLR input, USB-C, Gain', one: '30.0 dB', other: '42.0 dB' },
+      {
+        what: 'Phone, USB-C port, Source chosen',
+        one: 'what is plugged in',
+        other: 'own microphone',
+      },
     ]);
   });
   it('tells what only one of them has', () => {

@@ -1,6 +1,8 @@
 import { findApp } from '../apps';
-import { partIn, type PlacedPart, type Rig } from '../rig';
+import type { PartSetting } from '../parts';
+import { partIn, type PlacedPart, type Rig, type SettingValue } from '../rig';
 import { own } from '../schema';
+import { formatDb } from '../units';
 import { nameOf } from './words';
 
 /** One thing that is not the same in two rigs; null where one of them has nothing of the kind. */
@@ -13,20 +15,41 @@ export interface Difference {
 const partName = (rig: Rig, placed: PlacedPart | undefined): string | null =>
   placed ? (partIn(rig, placed.part)?.name ?? placed.part) : null;
 
-const settingName = (rig: Rig, placed: PlacedPart, id: string): string =>
-  partIn(rig, placed.part)?.settings?.find((s) => s.id === id)?.name ?? id;
-
 const said = (value: unknown): string | null => (value === undefined ? null : String(value));
 
-function settingDifferences(rig: Rig, one: PlacedPart, other: PlacedPart): Difference[] {
-  const part = partIn(rig, one.part);
-  return (part?.settings ?? []).flatMap(({ id, initial }) => {
-    const [a, b] = [own(one.settings, id) ?? initial, own(other.settings, id) ?? initial];
-    return a === b
+/** Where a knob or switch stands, as its scale or its place is called. */
+const stand = (setting: PartSetting, value: SettingValue): string =>
+  setting.kind === 'knob'
+    ? formatDb(Number(value), 'dB')
+    : (setting.options.find(({ id }) => id === value)?.name ?? String(value));
+
+type Standing = Readonly<Record<string, SettingValue>> | undefined;
+
+/** Of settings that both have, those that stand elsewhere. */
+const standDifferences = (
+  name: string,
+  settings: readonly PartSetting[],
+  one: Standing,
+  other: Standing,
+): Difference[] =>
+  settings.flatMap((setting) => {
+    const [a, b] = [one, other].map((values) => (values && own(values, setting.id)) ?? setting.initial);
+    return a === undefined || b === undefined || a === b
       ? []
-      : [{ what: `${nameOf(rig, one.id)}, ${settingName(rig, one, id)}`, one: said(a), other: said(b) }];
+      : [{ what: `${name}, ${setting.name}`, one: stand(setting, a), other: stand(setting, b) }];
   });
+
+function settingDifferences(rig: Rig, one: PlacedPart, other: PlacedPart): Difference[] {
+  const name = nameOf(rig, one.id);
+  const choices = one.app === other.app ? (findApp(one.app ?? '')?.choices ?? []) : [];
+  return [
+    ...standDifferences(name, partIn(rig, one.part)?.settings ?? [], one.settings, other.settings),
+    ...standDifferences(name, choices, one.choices, other.choices),
+  ];
 }
+
+/** "1.5 m", of a distance or a lead; null where nothing is said. */
+const metres = (value: number | undefined): string | null => (value === undefined ? null : `${value} m`);
 
 /** Joints as "lead end A in receiver output", the order of files aside. */
 function jointTexts(rig: Rig): Set<string> {
@@ -37,6 +60,11 @@ function jointTexts(rig: Rig): Set<string> {
     return `${nameOf(rig, ref.part)}, ${port?.name ?? ref.port}`;
   };
   return new Set(rig.joints.map((joint) => `${end(joint.plug)} in ${end(joint.jack)}`));
+}
+
+function distanceDifferences(one: Rig, other: Rig, id: string): Difference[] {
+  const [a, b] = [one, other].map(({ surroundings }) => own(surroundings.distances ?? {}, id));
+  return a === b ? [] : [{ what: `${nameOf(one, id)}, mouth at`, one: metres(a), other: metres(b) }];
 }
 
 /** What differs between two rigs: parts that stand for one another bear the same id. */
@@ -55,7 +83,8 @@ export function compareRigs(one: Rig, other: Rig): Difference[] {
         : [{ what: `${nameOf(one, id)}, app`, one: said(app(a)), other: said(app(b)) }]),
       ...(a.length === b.length
         ? []
-        : [{ what: `${nameOf(one, id)}, length in m`, one: said(a.length), other: said(b.length) }]),
+        : [{ what: `${nameOf(one, id)}, length`, one: metres(a.length), other: metres(b.length) }]),
+      ...distanceDifferences(one, other, id),
     ];
   });
   const [mine, theirs] = [jointTexts(one), jointTexts(other)];

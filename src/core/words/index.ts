@@ -12,3 +12,4 @@ export { ROLE, capital, nameOf, noun, numberWord, peaksWord, withArticle } from 
 export type { RungReading } from './rung-reading';
 export { rungReading } from './rung-reading';
 export { sayJoint } from './say-joint';
+export { FAMILY_HEADING } from './part-groups';

@@ -1,4 +1,4 @@
-import { sourcesOf, type Finding } from '../checks';
+import { sourcesOf, type Finding } from '../checks/finding';
 import type { Arrival, Sides } from '../engine/flow';
 import type { Outcome } from '../judge';
 import type { Rig } from '../rig';

@@ -1,5 +1,5 @@
-import { sourcesOf, type Finding } from '../checks';
-import type { ContactRole, PartFamily } from '../parts';
+import { sourcesOf, type Finding } from '../checks/finding';
+import { isWornToListen, type ContactRole, type PartFamily } from '../parts';
 import { displayName, isSpoken, laidParts, portOf, type LaidPart, type PortRef, type Rig } from '../rig';
 
 const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight'];
@@ -27,8 +27,17 @@ const SOURCE_WORD: Partial<Record<PartFamily, string>> = {
   pack: 'pack',
 };
 
+/** Families whose parts are called by their own names: a guitar, a keyboard, a cassette deck. */
+const BY_NAME: readonly PartFamily[] = ['instrument', 'player', 'supply', 'box'];
+
+/** "keyboard" of "Keyboard, two outputs". */
+const ownWord = (name: string): string => (name.split(',')[0] ?? name).toLowerCase();
+
 /** A plain word for what a part is. */
-const wordOf = ({ part }: LaidPart): string => part.host?.word ?? SOURCE_WORD[part.family] ?? part.family;
+const wordOf = ({ part }: LaidPart): string =>
+  part.host?.word ??
+  SOURCE_WORD[part.family] ??
+  (BY_NAME.includes(part.family) ? ownWord(part.name) : part.family);
 
 /** How a sentence calls a placed part: by its label, else by a plain word for what it is; of several alike "the second pack". */
 export function noun(rig: Rig, placed: string | undefined): string {
@@ -42,9 +51,22 @@ export function noun(rig: Rig, placed: string | undefined): string {
   // What is meant to be recorded or to record is what a sentence is about: it is counted among its like alone.
   const { sources, recorders } = rig.purpose;
   const meant = [...sources, ...recorders];
-  const counted = meant.includes(laid.placed.id) ? alike.filter((l) => meant.includes(l.placed.id)) : alike;
+  // One that has a label is called by it and not counted.
+  const unlabelled = laid.placed.label ? alike : alike.filter((l) => !l.placed.label);
+  const counted = meant.includes(laid.placed.id)
+    ? unlabelled.filter((l) => meant.includes(l.placed.id))
+    : unlabelled;
   const place = counted.indexOf(laid);
   return counted.length === 1 ? `the ${word}` : `the ${ORDINALS[place] ?? `${place + 1}th`} ${word}`;
+}
+
+/** "the headphones", as those that hear are called; by their label where they have one, counted where there are several. */
+export function ears(rig: Rig, placed: string | undefined): string {
+  const worn = laidParts(rig).filter(({ part }) => isWornToListen(part));
+  const place = worn.findIndex((l) => l.placed.id === placed);
+  const label = worn[place]?.placed.label;
+  if (label || place < 0) return nameOf(rig, placed);
+  return worn.length === 1 ? 'the headphones' : `the ${ORDINALS[place] ?? `${place + 1}th`} headphones`;
 }
 
 /** The name of a placed part as its card bears it; of several alike the later ones are numbered. */

@@ -2,7 +2,14 @@
 import { Command } from 'cmdk';
 import { useMemo, useState } from 'react';
 import type { Drawer } from '../../core/search/fixes';
-import { isSupply, supplySockets, type Part, type PartPort } from '../../core/parts';
+import {
+  isSupply,
+  isWiring,
+  isWornToListen,
+  supplySockets,
+  type Part,
+  type PartPort,
+} from '../../core/parts';
 import { connectorName, mate } from '../../core/plugs';
 import { nameOf } from '../../core/words';
 import {
@@ -65,20 +72,29 @@ const looseEnds = (rig: Rig, placed: string, port: PartPort): { ref: PortRef; po
     )
     .sort((a, b) => a.rank - b.rank);
 
-/** What is likelier to be meant stands higher: what is owned, what records, what leads on. */
-const rankOf = (part: Part, drawer: Drawer): number =>
-  (drawer[part.id] ?? 0) > 0
-    ? 0
-    : part.host
-      ? 1
-      : part.ports.some((port) => port.direction === 'through')
-        ? 2
-        : isSupply(part)
-          ? 4
-          : 3;
+/** Owned things stand before all that would be bought. */
+const NOT_OWNED = 10;
+
+/** What is likelier to be meant at a port stands higher: into a microphone socket nobody plugs headphones first. */
+function rankOf(part: Part, port: PartPort, isSupplied: boolean): number {
+  if (isSupply(part)) return isSupplied ? 0 : 7;
+  if (isWornToListen(part)) return port.direction === 'out' ? 1 : 8;
+  if (isWiring(part)) return 2;
+  const brings = isSource(part);
+  if (part.host) return port.direction === 'in' ? 6 : 1;
+  if (brings) return port.direction === 'out' ? 6 : 1;
+  return 4;
+}
+
+/** Ranks what could be plugged into a port of a part, by the drawer too. */
+function rankAt(rig: Rig, placed: string, port: PartPort, drawer: Drawer): (part: Part) => number {
+  const host = partOf(rig, placed);
+  const isSupplied = host !== undefined && supplySockets(host).includes(port.id);
+  return (part) => rankOf(part, port, isSupplied) + ((drawer[part.id] ?? 0) > 0 ? 0 : NOT_OWNED);
+}
 
 /** Every part that goes onto a port, with the edit that does it. */
-const fittingAt = (rig: Rig, port: PartPort, at: PortRef, drawer: Drawer) =>
+const fittingAt = (rig: Rig, port: PartPort, at: PortRef, rank: (part: Part) => number) =>
   partsFor(rig)
     .flatMap((part) => {
       const [own] = matchPorts(part, [port])[0] ?? [];
@@ -86,7 +102,7 @@ const fittingAt = (rig: Rig, port: PartPort, at: PortRef, drawer: Drawer) =>
         ? []
         : [{ part, edit: { kind: 'add', part: part.id, port: own, at } as const }];
     })
-    .sort((a, b) => rankOf(a.part, drawer) - rankOf(b.part, drawer));
+    .sort((a, b) => rank(a.part) - rank(b.part));
 
 /** What can be plugged in at one port: loose ends of the rig first, then every part that fits, each with what it would change. */
 function PortChoices({ rig, placed, port, drawer, edit, goOn }: AddDialogProps & { port: PartPort }) {
@@ -100,7 +116,8 @@ function PortChoices({ rig, placed, port, drawer, edit, goOn }: AddDialogProps &
       })),
     [rig, placed, port, at],
   );
-  const fitting = useMemo(() => fittingAt(rig, port, at, drawer), [rig, port, at, drawer]);
+  const rank = useMemo(() => rankAt(rig, placed, port, drawer), [rig, placed, port, drawer]);
+  const fitting = useMemo(() => fittingAt(rig, port, at, rank), [rig, port, at, rank]);
   const edits = useMemo(() => [...loose, ...fitting].map((one) => one.edit), [loose, fitting]);
   const outcomes = useOutcomes(rig, edits);
   const apply = (change: RigEdit) => {
@@ -112,6 +129,7 @@ function PortChoices({ rig, placed, port, drawer, edit, goOn }: AddDialogProps &
     <PartSearch
       label={`Parts that fit the ${port.name}`}
       parts={fitting.map((one) => one.part)}
+      rank={rank}
       choose={(part) => {
         const chosen = fitting[placeOf(part)];
         if (chosen) apply(chosen.edit);

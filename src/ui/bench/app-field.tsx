@@ -1,9 +1,8 @@
 'use client';
-import { APPS, DEFAULT_APP, findApp } from '../../core/apps';
-import { type PartSetting } from '../../core/parts';
+import { APPS, DEFAULT_APP, findApp, type App } from '../../core/apps';
 import { appOf } from '../../core/engine/flow';
 import type { Analysis } from '../../core/judge';
-import { choiceOf, type LaidPart, type RigEdit } from '../../core/rig';
+import { choiceOf, type LaidPart, type PlacedPart, type RigEdit } from '../../core/rig';
 import { SwitchField } from './switch-field';
 
 interface AppFieldProps {
@@ -12,10 +11,14 @@ interface AppFieldProps {
   readonly edit: (change: RigEdit) => void;
 }
 
-/** Tracks beyond the inputs that the device has are not worth a field. */
-function isShown(choice: PartSetting, inputs: number): boolean {
-  const [, track] = /^(?:track|arm)-(\d+)$/.exec(choice.id) ?? [];
-  return track === undefined || Number(track) <= Math.max(1, inputs);
+/** Choices of tracks that the project has not, or for which the device has no input, are not worth a field. */
+function hiddenIn({ decides }: App, placed: PlacedPart, inputs: number): ReadonlySet<string> {
+  const { trackCount, tracks = [] } = decides;
+  const has = trackCount ? trackCount.numbers[String(choiceOf(placed, trackCount.choice))] : undefined;
+  const shown = Math.min(has ?? Infinity, Math.max(1, inputs));
+  return new Set(
+    tracks.flatMap(({ track, input, armed }) => (track > shown ? [input.choice, armed.choice] : [])),
+  );
 }
 
 /** Which app records on a host, and what is chosen in it. */
@@ -27,6 +30,7 @@ export function AppField({ laid, analysis, edit }: AppFieldProps) {
     0,
     ...analysis.inputs.filter((i) => i.host === part && i.accepted).map((i) => i.channels.length),
   );
+  const hidden = hiddenIn(app, laid.placed, inputs);
   return (
     <>
       <label className="flex items-center gap-1.5">
@@ -47,7 +51,7 @@ export function AppField({ laid, analysis, edit }: AppFieldProps) {
         </select>
       </label>
       {app.choices
-        .filter((choice) => isShown(choice, inputs))
+        .filter((choice) => !hidden.has(choice.id))
         .map(
           (choice) =>
             choice.kind === 'switch' && (

@@ -1,5 +1,6 @@
 'use client';
 import { memo, useState } from 'react';
+import { findingKey, type Finding } from '../../core/checks/finding';
 import type { Analysis } from '../../core/judge';
 import { selectInput, wayOf, type Arrival } from '../../core/engine/flow';
 import { type Listener } from '../../core/engine/returns';
@@ -69,6 +70,12 @@ function WhoHears({ rig, analysis }: { rig: Rig; analysis: Analysis }) {
   );
 }
 
+/** What goes when a finding is cured, and what goes with that. */
+const consequencesOf = (findings: readonly Finding[], cause: Finding): Finding[] =>
+  findings
+    .filter((finding) => finding.because === findingKey(cause))
+    .flatMap((finding) => [finding, ...consequencesOf(findings, finding)]);
+
 /** What does not get through stands above what does. */
 const worstFirst = (arrives: readonly Arrival[]): Arrival[] =>
   [...arrives].sort((a, b) => Number(a.state === 'recorded') - Number(b.state === 'recorded'));
@@ -122,16 +129,19 @@ export const ArrivesPanel = memo(function ArrivesPanel({ rig, analysis, proved, 
         {open ? 'Less' : 'Why, and what to change'}
       </button>
       <div className={open ? '' : 'max-lg:hidden'}>
-        {analysis.findings.map((finding, index) => (
-          <FindingCard
-            key={`${finding.code} ${index}`}
-            rig={rig}
-            finding={finding}
-            found={proved.fixes[index]}
-            trouble={proved.trouble}
-            edit={edit}
-          />
-        ))}
+        {analysis.findings.map((finding, index) =>
+          finding.because === undefined ? (
+            <FindingCard
+              key={`${finding.code} ${index}`}
+              rig={rig}
+              finding={finding}
+              found={proved.fixes[index]}
+              consequences={consequencesOf(analysis.findings, finding)}
+              trouble={proved.trouble}
+              edit={edit}
+            />
+          ) : null,
+        )}
         {analysis.findings.length === 0 && <p className="mt-3">Nothing found to change.</p>}
         <section aria-label="Details" className="mt-5">
           {analysis.arrives.map((arrival) => (

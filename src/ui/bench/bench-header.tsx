@@ -1,9 +1,10 @@
 'use client';
-import { Ellipsis, Redo2, Undo2 } from 'lucide-react';
+import { Ellipsis, FoldVertical, Redo2, Undo2, UnfoldVertical } from 'lucide-react';
 import { useState } from 'react';
 import { LIMITS, type Rig, type RigEdit } from '../../core/rig';
 import type { RigRecord } from '../../store/records';
 import { canRedo, canUndo } from '../../store/rigs';
+import type { Folding } from './folding';
 import { LazyMenu } from '../shared/lazy-menu';
 import { redo, restoreSeen, undo } from '../shared/keep-edit';
 import { exportRig } from '../shared/report-trouble';
@@ -37,8 +38,13 @@ function NameField({ rig, done, edit }: { rig: Rig; done: () => void; edit: (cha
 }
 
 /** Name, note and the controls that belong to the whole rig. */
-export function BenchHeader(props: { record: RigRecord; gone: boolean; edit: (change: RigEdit) => void }) {
-  const { record, gone, edit } = props;
+export function BenchHeader(props: {
+  record: RigRecord;
+  gone: boolean;
+  edit: (change: RigEdit) => void;
+  folding: Folding;
+}) {
+  const { record, gone, edit, folding } = props;
   const rig = record.doc;
   const [naming, setNaming] = useState(false);
   const [writing, setWriting] = useState(false);
@@ -56,6 +62,16 @@ export function BenchHeader(props: { record: RigRecord; gone: boolean; edit: (ch
         <button type="button" className="button" disabled={!canRedo(record)} onClick={() => void redo(rig)}>
           <Redo2 size={18} aria-hidden /> Redo
         </button>
+        {rig.parts.length > 1 && (
+          <button type="button" className="button" onClick={() => folding.foldAll(!folding.folded)}>
+            {folding.folded ? (
+              <UnfoldVertical size={18} aria-hidden />
+            ) : (
+              <FoldVertical size={18} aria-hidden />
+            )}
+            {folding.folded ? 'Open all' : 'Fold'}
+          </button>
+        )}
         <LazyMenu
           label="More for this rig"
           content={

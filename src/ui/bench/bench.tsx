@@ -16,8 +16,9 @@ import { ArrivesPanel } from './arrives-panel';
 import { askToAdd, askedOf } from './asked-add';
 import { BenchHeader } from './bench-header';
 import type { Editing } from './editing';
+import { useFolding } from './folding';
 import { Ladder } from './ladder';
-import { addCommands, historyCommands, switchCommands, wholeRigCommands } from './rig-commands';
+import { addCommands, foldCommand, historyCommands, switchCommands, wholeRigCommands } from './rig-commands';
 import { useAnalysis, useFixes } from './use-analysis';
 
 const AddDialog = lazily(() => import('./add-dialog').then((m) => m.AddDialog));
@@ -44,6 +45,7 @@ export function Bench({ record, gone }: { record: RigRecord; gone: boolean }) {
   useEffect(() => askToAdd(undefined), []);
   const { analysed, trouble, again } = useAnalysis(rig);
   const proved = useFixes(analysed, drawer);
+  const folding = useFolding(record.doc.parts.length);
   const offer = useCallback((): readonly Command[] => {
     const [first] = proved.fixes.flatMap(({ fixes }) => fixes);
     const fix = first && {
@@ -54,16 +56,17 @@ export function Bench({ record, gone }: { record: RigRecord; gone: boolean }) {
     return [
       ...historyCommands(record.doc),
       ...wholeRigCommands(record.doc, (path) => router.push(path)),
+      foldCommand(folding),
       ...(fix ? [fix] : []),
       ...switchCommands(rig, edit),
       ...addCommands(rig, setAdding),
     ];
-  }, [record.doc, rig, proved, edit, router]);
+  }, [record.doc, rig, proved, edit, router, folding]);
   useCommands(offer);
   return (
     <div className="lg:grid lg:h-dvh lg:grid-cols-[minmax(0,1fr)_minmax(320px,24rem)]">
       <div data-scrolls className="px-3 pt-3 pb-6 lg:overflow-y-auto lg:px-6">
-        <BenchHeader record={record} gone={gone} edit={edit} />
+        <BenchHeader record={record} gone={gone} edit={edit} folding={folding} />
         {trouble !== undefined && (
           <p role="alert" className="text-vermilion mx-auto mt-4 flex max-w-3xl flex-wrap items-center gap-3">
             {trouble}
@@ -72,7 +75,16 @@ export function Bench({ record, gone }: { record: RigRecord; gone: boolean }) {
             </button>
           </p>
         )}
-        {analysed && <Ladder {...analysed} edit={edit} preview={preview} add={setAdding} drawer={drawer} />}
+        {analysed && (
+          <Ladder
+            {...analysed}
+            edit={edit}
+            preview={preview}
+            add={setAdding}
+            drawer={drawer}
+            folding={folding}
+          />
+        )}
         {adding !== undefined && (
           <AddDialog key={adding} rig={rig} placed={adding} drawer={drawer} edit={edit} goOn={setAdding} />
         )}

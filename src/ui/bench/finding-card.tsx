@@ -50,11 +50,13 @@ export function FindingCard(props: {
   rig: Rig;
   finding: Finding;
   found: Fixes | undefined;
+  /** What goes when this is cured. */
+  consequences: readonly Finding[];
   /** Why the proving broke off. */
   trouble: string | undefined;
   edit: (change: RigEdit) => void;
 }) {
-  const { rig, finding, found, trouble, edit } = props;
+  const { rig, finding, found, consequences, trouble, edit } = props;
   const fixes = found?.fixes;
   const { word, style } = WEIGHT[finding.severity];
   return (
@@ -68,6 +70,19 @@ export function FindingCard(props: {
       <p className="text-soft mt-1 text-sm">
         Limit: {finding.origin.text} ({finding.origin.kind}).
       </p>
+      {consequences.length > 0 && (
+        <details className="fold mt-2">
+          <summary>
+            <span className="font-semibold">Goes with it:</span>{' '}
+            {consequences.map((one) => sayTitle(rig, one).toLowerCase()).join('; ')}
+          </summary>
+          {consequences.map((one, index) => (
+            <p key={`${one.code} ${index}`} className="mt-1">
+              <SentenceView sentence={sayReason(rig, one)} />
+            </p>
+          ))}
+        </details>
+      )}
       {fixes === undefined && <p className="text-soft mt-2 text-sm">{trouble ?? 'Proving what helps…'}</p>}
       {fixes && fixes.length > 0 && (
         <ul className="mt-2 space-y-2">

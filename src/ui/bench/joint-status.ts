@@ -1,4 +1,4 @@
-import { severityRank, type Finding } from '../../core/checks';
+import { severityRank, type Finding } from '../../core/checks/finding';
 import type { Analysis } from '../../core/judge';
 
 /** The weightiest finding about a joint, or undefined when all is well there. */
@@ -7,6 +7,16 @@ export function findingAt(analysis: Analysis, joint: string): Finding | undefine
     .filter((finding) => finding.where.joint === joint)
     .sort((a, b) => severityRank(a.severity) - severityRank(b.severity))[0];
 }
+
+/** The weightiest finding about a part itself, or undefined. */
+export function findingOn(analysis: Analysis, placed: string): Finding | undefined {
+  return analysis.findings
+    .filter((finding) => finding.where.joint === undefined && finding.where.part === placed)
+    .sort((a, b) => severityRank(a.severity) - severityRank(b.severity))[0];
+}
+
+export const weighs = (finding: Finding | undefined): finding is Finding =>
+  finding !== undefined && finding.severity !== 'note';
 
 /** Rungs of the main chain down to which the wanted sound is alive, counted from the source. */
 export function aliveRungs(analysis: Analysis): number {

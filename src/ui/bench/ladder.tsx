@@ -5,7 +5,9 @@ import type { Lane, Rung } from '../../core/views';
 import { nameOf } from '../../core/words';
 import { endsOf } from '../../core/rig';
 import type { Editing } from './editing';
-import { aliveRungs, findingAt } from './joint-status';
+import { FoldedRung } from './folded-rung';
+import type { Folding } from './folding';
+import { aliveRungs, findingAt, findingOn, weighs } from './joint-status';
 import { JointRow } from './joint-row';
 import { RungCard } from './rung-card';
 import { SocketChips } from './socket-chips';
@@ -13,6 +15,7 @@ import type { Analysed } from './use-analysis';
 
 interface LadderProps extends Analysed, Editing {
   readonly drawer: Drawer;
+  readonly folding: Folding;
 }
 
 /** The cord beside a rung or joint: solid where the wanted sound is alive, broken where it is not. */
@@ -60,8 +63,20 @@ interface RungProps extends LadderProps {
 }
 
 /** The joints of a rung: the one by which it hangs, and those that close a loop. */
-function Joints({ rung, rig, analysis, edit, carry }: RungProps) {
-  const ids = [...(rung.joint === undefined ? [] : [rung.joint]), ...(rung.also ?? [])];
+const jointsOfRung = (rung: Rung): string[] => [
+  ...(rung.joint === undefined ? [] : [rung.joint]),
+  ...(rung.also ?? []),
+];
+
+/** Whether a rung is drawn in full: touched so, or wrong, or the ladder is not folded. */
+const isOpen = ({ analysis, folding }: LadderProps, { placed }: Rung): boolean =>
+  folding.touched(placed) ?? (!folding.folded || weighs(findingOn(analysis, placed)));
+
+/** Of a folded rung those joints alone at which something is wrong. */
+const jointsShown = (props: LadderProps, rung: Rung): string[] =>
+  jointsOfRung(rung).filter((id) => isOpen(props, rung) || weighs(findingAt(props.analysis, id)));
+
+function Joints({ ids, rung, rig, analysis, edit, carry }: RungProps & { ids: readonly string[] }) {
   return ids.map((id) => {
     const joint = analysis.joints.find((j) => j.id === id);
     const own = rig.joints.find((j) => j.id === id);
@@ -86,7 +101,7 @@ function Joints({ rung, rig, analysis, edit, carry }: RungProps) {
 
 /** The rig as the lead is followed by hand: the source at the top, the recorder at the foot. */
 export const Ladder = memo(function Ladder(props: LadderProps) {
-  const { rig, analysis, drawer, edit, preview, add } = props;
+  const { rig, analysis, drawer, edit, preview, add, folding } = props;
   const [carried, carry] = useState<string>();
   const alive = aliveRungs(analysis);
   const { rungs } = analysis;
@@ -101,9 +116,11 @@ export const Ladder = memo(function Ladder(props: LadderProps) {
         const last = at === spine.length - 1;
         const hasCord = place >= 0 || !last;
         const lean = rung.lane ? LEAN[rung.lane] : '';
+        const open = isOpen(props, rung);
+        const joints = jointsShown(props, rung);
         return (
           <li key={rung.placed}>
-            {rung.lane && rung.depth === 1 && (
+            {rung.lane && rung.depth === 1 && open && (
               <p className={`text-soft relative pt-2 pl-8 text-sm font-semibold`}>
                 {hasCord && <Cord alive={lives} />}
                 <span className={`block ${lean}`}>
@@ -112,11 +129,11 @@ export const Ladder = memo(function Ladder(props: LadderProps) {
                 </span>
               </p>
             )}
-            {(rung.joint !== undefined || (rung.also ?? []).length > 0) && (
+            {joints.length > 0 && (
               <div className="relative pl-8">
                 {hasCord && <Cord alive={lives} />}
                 <div className={lean}>
-                  <Joints {...props} rung={rung} carry={carry} />
+                  <Joints {...props} ids={joints} rung={rung} carry={carry} />
                 </div>
               </div>
             )}
@@ -126,19 +143,31 @@ export const Ladder = memo(function Ladder(props: LadderProps) {
                 nothing joins these two
               </p>
             )}
-            <div className="relative pl-8">
+            <div className={`relative pl-8 ${open ? '' : 'py-0.5'}`}>
               {hasCord && <Cord alive={lives} first={place === 0} last={place === spine.length - 1} />}
               <div className={`relative ${lean}`}>
                 {carried !== undefined && <SocketChips rig={rig} placed={rung.placed} carried={carried} />}
-                <RungCard
-                  rig={rig}
-                  placed={rung.placed}
-                  analysis={analysis}
-                  drawer={drawer}
-                  edit={edit}
-                  preview={preview}
-                  add={add}
-                />
+                {open ? (
+                  <RungCard
+                    rig={rig}
+                    placed={rung.placed}
+                    analysis={analysis}
+                    drawer={drawer}
+                    edit={edit}
+                    preview={preview}
+                    add={add}
+                    {...(folding.folded && { fold: () => folding.touch(rung.placed, false) })}
+                  />
+                ) : (
+                  <FoldedRung
+                    rig={rig}
+                    analysis={analysis}
+                    placed={rung.placed}
+                    lane={rung.lane && rung.depth === 1 ? LANE[rung.lane] : undefined}
+                    finding={findingOn(analysis, rung.placed)}
+                    open={() => folding.touch(rung.placed, true)}
+                  />
+                )}
               </div>
             </div>
           </li>

@@ -44,7 +44,7 @@ const ICONS = {
 } as const satisfies Record<PartFamily, unknown>;
 
 /** Beside the part's name, never without it. */
-export function PartIcon({ family }: { family: PartFamily }) {
+export function PartIcon({ family, size = 28 }: { family: PartFamily; size?: number }) {
   const Icon = ICONS[family];
-  return <Icon size={28} strokeWidth={1.75} aria-hidden className="flex-none" />;
+  return <Icon size={size} strokeWidth={1.75} aria-hidden className="flex-none" />;
 }

@@ -6,6 +6,7 @@ import type { Command } from '../commands/commands';
 import { redo, undo } from '../shared/keep-edit';
 import { exportRig, keeping } from '../shared/report-trouble';
 import { showRig } from '../shared/use-rigs';
+import type { Folding } from './folding';
 import { removeWithUndo } from './remove-rig';
 
 const GROUP = 'This rig';
@@ -26,6 +27,13 @@ export const historyCommands = (rig: Rig): readonly Command[] => [
   { group: GROUP, says: 'Undo', key: 'undo', run: () => void undo(rig) },
   { group: GROUP, says: 'Redo', key: 'redo', run: () => void redo(rig) },
 ];
+
+export const foldCommand = ({ folded, foldAll }: Folding): Command => ({
+  group: GROUP,
+  says: folded ? 'Open the whole ladder' : 'Fold the ladder: one line a part',
+  key: 'fold',
+  run: () => foldAll(!folded),
+});
 
 /** Every place of every switch, but where it stands. */
 export const switchCommands = (rig: Rig, edit: (change: RigEdit) => void): readonly Command[] =>

@@ -5,7 +5,7 @@ import type { Drawer } from '../../core/search/fixes';
 import { isTurnable } from '../../core/parts';
 import type { Analysis } from '../../core/judge';
 import { nameOf, rungReading } from '../../core/words';
-import { jointAt, partOf, type LaidPart, type Rig } from '../../core/rig';
+import { isSpoken, jointAt, partOf, type LaidPart, type Rig } from '../../core/rig';
 import { LazyMenu } from '../shared/lazy-menu';
 import { AppField } from './app-field';
 import type { Editing } from './editing';
@@ -25,6 +25,8 @@ interface RungCardProps extends Editing {
   readonly placed: string;
   readonly analysis: Analysis;
   readonly drawer: Drawer;
+  /** Back to one line; absent where the ladder is not folded. */
+  readonly fold?: () => void;
 }
 
 /** What it is, under its name: "Phone, CTIA headset jack: …" when the user has a name of their own for it. */
@@ -35,20 +37,34 @@ function describe({ placed, part }: LaidPart): string {
 }
 
 /** One part of the ladder: what it is, its knobs, what is measured on it, and the way to another part. */
-export function RungCard({ rig, placed, analysis, drawer, edit, preview, add }: RungCardProps) {
+export function RungCard({ rig, placed, analysis, drawer, edit, preview, add, fold }: RungCardProps) {
   const part = partOf(rig, placed);
   const [open, setOpen] = useState<'note' | 'figures'>();
   const placedPart = rig.parts.find((p) => p.id === placed);
   if (!part || !placedPart) return null;
   const laid = { placed: placedPart, part };
   const reading = rungReading(rig, analysis, placed);
-  const speaksInto = rig.purpose.sources.includes(placed) || rig.purpose.recorders.includes(placed);
+  const isSource = rig.purpose.sources.includes(placed);
+  // Into a recorder's own microphone somebody speaks too; into a guitar nobody does.
+  const hasMouth = isSource ? isSpoken(part) : rig.purpose.recorders.includes(placed);
   return (
     <article
       aria-label={nameOf(rig, placed)}
-      className="rung border-line bg-card grid grid-cols-[auto_1fr] items-start gap-x-3 gap-y-2 rounded-xl border p-3 sm:grid-cols-[auto_1fr_auto]"
+      className="rung border-line bg-card grid grid-cols-[auto_minmax(0,1fr)] items-start gap-x-3 gap-y-2 rounded-xl border p-3 sm:grid-cols-[auto_minmax(0,1fr)_auto]"
     >
-      <PartIcon family={part.family} />
+      {fold ? (
+        <button
+          type="button"
+          className="button -m-1 p-1"
+          aria-expanded
+          aria-label={`Fold ${nameOf(rig, placed)}`}
+          onClick={fold}
+        >
+          <PartIcon family={part.family} />
+        </button>
+      ) : (
+        <PartIcon family={part.family} />
+      )}
       <div>
         <h2 className="text-lg leading-tight font-bold">{nameOf(rig, placed)}</h2>
         <p className="text-soft mt-0.5 leading-snug">{describe(laid)}</p>
@@ -63,8 +79,8 @@ export function RungCard({ rig, placed, analysis, drawer, edit, preview, add }: 
       <div className="col-start-2 flex flex-wrap items-center gap-x-2 gap-y-1.5 sm:col-end-4">
         <Settings laid={laid} edit={edit} preview={preview} />
         <AppField laid={laid} analysis={analysis} edit={edit} />
-        {rig.purpose.sources.includes(placed) && <VoiceField rig={rig} edit={edit} />}
-        {speaksInto && <DistanceField rig={rig} laid={laid} edit={edit} />}
+        {isSource && isSpoken(part) && <VoiceField rig={rig} edit={edit} />}
+        {hasMouth && <DistanceField rig={rig} laid={laid} edit={edit} />}
         {isTurnable(part) && (
           <button type="button" className="button" onClick={() => edit({ kind: 'turn', part: placed })}>
             <RefreshCw size={16} aria-hidden /> Turn round

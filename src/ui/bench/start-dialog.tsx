@@ -21,6 +21,10 @@ const EMPTY: Rig = {
   purpose: { sources: [], recorders: [] },
 };
 
+/** What hands its sound on by a plug or socket stands before what wants a receiver first. */
+const rankOfSource = (part: Part): number =>
+  part.ports.some((port) => port.direction !== 'in' && port.connector !== 'radio') ? 0 : 1;
+
 /** Two questions, then a rig with what was answered; the leads between follow on the Bench. */
 export function StartDialog({ close }: { close: () => void }) {
   const [have, setHave] = useState<Part>();
@@ -59,7 +63,13 @@ export function StartDialog({ close }: { close: () => void }) {
           />
         </>
       ) : (
-        <PartSearch key="have" label="What do you have?" parts={parts.filter(isSource)} choose={setHave} />
+        <PartSearch
+          key="have"
+          label="What do you have?"
+          parts={parts.filter(isSource)}
+          rank={rankOfSource}
+          choose={setHave}
+        />
       )}
     </Sheet>
   );

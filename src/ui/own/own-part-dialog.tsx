@@ -20,7 +20,7 @@ interface OwnPartDialogProps {
 const keyOf = (figure: Figure): string => figure.at.join(' ');
 
 /** Figures that name two nodes of the circuit are for those who have opened the box. */
-const isInner = (figure: Figure): boolean => /^(Resistance|Capacitance|Inductance),/.test(figure.name);
+const isInner = (figure: Figure): boolean => figure.inner === true;
 
 /** The part with everything that was typed; figures that were not touched keep their full precision. */
 function withTyped(part: Part, figures: readonly Figure[], typed: Readonly<Record<string, string>>): Part {

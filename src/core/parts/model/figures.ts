@@ -11,6 +11,8 @@ export interface Figure {
   readonly unit: FigureUnit;
   readonly value: number;
   readonly at: readonly string[];
+  /** Of a small part inside, which few ever change. */
+  readonly inner?: boolean;
 }
 
 interface Place {
@@ -18,10 +20,15 @@ interface Place {
   readonly name: string;
   readonly unit: FigureUnit;
   readonly quantity: Quantity | undefined;
+  readonly inner?: boolean;
 }
 
 /** A figure for each place of the switch that it hangs on; none for a knob, which is turned on the Bench. */
-function settled(part: Part, { at, name, unit, quantity }: Place): Figure[] {
+function settled(part: Part, place: Place): Figure[] {
+  return valuesOf(part, place).map((figure) => ({ ...figure, ...(place.inner && { inner: true }) }));
+}
+
+function valuesOf(part: Part, { at, name, unit, quantity }: Place): Figure[] {
   if (quantity === undefined || (typeof quantity === 'object' && 'knob' in quantity)) return [];
   if (typeof quantity === 'number') return [{ name, unit, value: quantity, at: [at] }];
   if ('typical' in quantity) return [{ name, unit, value: quantity.typical, at: [at] }];
@@ -79,11 +86,11 @@ function elementPlaces(element: CircuitElement, at: string): Place[] {
     case 'supply':
       return [place('volts', 'Supply voltage', 'V')];
     case 'resistor':
-      return [place('ohms', `Resistance, ${element.a} to ${element.b}`, 'ohm')];
+      return [{ ...place('ohms', `Resistance, ${element.a} to ${element.b}`, 'ohm'), inner: true }];
     case 'capacitor':
-      return [place('farads', `Capacitance, ${element.a} to ${element.b}`, 'F')];
+      return [{ ...place('farads', `Capacitance, ${element.a} to ${element.b}`, 'F'), inner: true }];
     case 'inductor':
-      return [place('henries', `Inductance, ${element.a} to ${element.b}`, 'H')];
+      return [{ ...place('henries', `Inductance, ${element.a} to ${element.b}`, 'H'), inner: true }];
     case 'conductor':
     case 'wire':
     case 'transformer':

@@ -228,6 +228,8 @@ export interface Candidates {
   readonly knobs: readonly KnobTrial[];
   /** Only the ends of a knob are worth trying: out is out. */
   readonly knobEnds: boolean;
+  /** A knob is what most likely cures. */
+  readonly knobsFirst: boolean;
   /** Another part, or one part more. */
   readonly parts: readonly RigEdit[];
 }
@@ -261,6 +263,7 @@ export function candidatesFor(rig: Rig, finding: Finding): Candidates {
   return {
     knobs: may('gain', 'send') ? pool.flatMap(knobs) : [],
     knobEnds: may('send') && !may('gain'),
+    knobsFirst: cures[0] === 'send' || cures[0] === 'gain',
     atHand: once([
       ...(may('named') ? named(rig, finding) : []),
       ...(may('switch') ? powered.flatMap((laid) => settings(laid)) : []),

@@ -163,7 +163,13 @@ export function searchFixes(rig: Rig, finding: Finding, drawer: Drawer, spent = 
   if (finding.because !== undefined) return { fixes: [] };
   const candidates = candidatesFor(rig, finding);
   const trial = new Trial(rig, finding, drawer, candidates.knobEnds, spent);
-  const atHand = [...candidates.atHand.flatMap(trial.prove), ...candidates.knobs.flatMap(trial.turnKnob)];
+  // What most likely cures is tried before the time is over.
+  const turned = candidates.knobsFirst ? candidates.knobs.flatMap(trial.turnKnob) : [];
+  const atHand = [
+    ...turned,
+    ...candidates.atHand.flatMap(trial.prove),
+    ...(candidates.knobsFirst ? [] : candidates.knobs.flatMap(trial.turnKnob)),
+  ];
   const solved = atHand.some(isPerfect);
   // A thing that is only good to know is not worth another part.
   const worthParts = finding.severity !== 'note';

@@ -4,7 +4,7 @@ import { laidParts, type Rig } from '../../rig';
 import type { FindingWords } from '../finding-words';
 import { limitFigure, show } from '../measured';
 import type { Sentence } from '../sentence';
-import { are, capital, is, nameOf, noun, numberWord, socketName, who } from '../words';
+import { are, capital, ears, is, nameOf, noun, numberWord, socketName, who } from '../words';
 
 /** What the setting that a finding names is called, on the part or in its app. */
 function settingName(rig: Rig, f: Finding): string {
@@ -55,7 +55,7 @@ const sayReturns = (rig: Rig, f: Finding): Sentence => [
 ];
 
 const sayGuests = (rig: Rig, f: Finding): Sentence => [
-  `Those at the far end are heard from ${noun(rig, f.recorder)} alone, and ${nameOf(rig, f.other)} are plugged in ahead of it.`,
+  `Those at the far end are heard from ${noun(rig, f.recorder)} alone, and ${ears(rig, f.other)} are plugged in ahead of it.`,
 ];
 
 const sayMoved = (rig: Rig, f: Finding): Sentence => [
@@ -69,11 +69,11 @@ const sayPlaybackCancels = (rig: Rig, f: Finding): Sentence => [
 ];
 
 const sayMonitorOff = (rig: Rig, f: Finding): Sentence => [
-  `${capital(nameOf(rig, f.other))} do not hear ${who(rig, f)}: “${settingName(rig, f)}” of ${nameOf(rig, f.where.part)} is off.`,
+  `${capital(ears(rig, f.other))} do not hear ${who(rig, f)}: “${settingName(rig, f)}” of ${nameOf(rig, f.where.part)} is off.`,
 ];
 
 const sayMonitorUnpowered = (rig: Rig, f: Finding): Sentence => [
-  `${capital(nameOf(rig, f.other))} hear nothing: the headphone amplifier of ${nameOf(rig, f.where.part)} lives by its ${socketName(rig, { part: f.where.part ?? '', port: f.where.port ?? '' })}, and nothing feeds that.`,
+  `${capital(ears(rig, f.other))} hear nothing: the headphone amplifier of ${noun(rig, f.where.part)} lives by its ${socketName(rig, { part: f.where.part ?? '', port: f.where.port ?? '' })}, and nothing feeds that.`,
 ];
 
 export const APP_WORDS = {

@@ -11,15 +11,15 @@ function sayNoData(rig: Rig, f: Finding): Sentence {
   const at = port === undefined ? undefined : socketName(rig, { part: part ?? '', port });
   const cause =
     at !== undefined
-      ? `The ${at} of ${nameOf(rig, part)} only charges`
+      ? `The ${at} of ${noun(rig, part)} only charges`
       : part !== undefined && part !== f.other
         ? `${capital(nameOf(rig, part))} carries power and no data`
-        : `The way to ${nameOf(rig, f.other)} carries power and no data`;
-  return [`${cause}, so ${noun(rig, f.recorder)} never learns of ${nameOf(rig, f.other)}.`];
+        : `The way to ${noun(rig, f.other)} carries power and no data`;
+  return [`${cause}, so ${noun(rig, f.recorder)} never learns of ${noun(rig, f.other)}.`];
 }
 
 const sayUnauthenticated = (rig: Rig, f: Finding): Sentence => [
-  `${capital(noun(rig, f.recorder))} asks ${nameOf(rig, f.other)} to prove itself, and it has no chip for that.`,
+  `${capital(noun(rig, f.recorder))} asks ${noun(rig, f.other)} to prove itself, and it has no chip for that.`,
 ];
 
 const sayStarved = (rig: Rig, f: Finding): Sentence => [
@@ -31,7 +31,7 @@ const sayStarved = (rig: Rig, f: Finding): Sentence => [
 ];
 
 const sayMayStarve = (rig: Rig, f: Finding): Sentence => [
-  `May starve: ${nameOf(rig, f.other)} declares `,
+  `May starve: ${noun(rig, f.other)} declares `,
   ...f.values.map(show),
   ', and such sockets give ',
   rangeFigure(f),

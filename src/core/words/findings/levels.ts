@@ -1,5 +1,5 @@
 import type { Finding } from '../../checks';
-import { PAIR_SUM } from '../../checks/cancels-in-mono';
+import { PAIR_SUM } from '../../checks/pair-sum';
 import type { Rig } from '../../rig';
 import { formatQuantity } from '../../units';
 import type { FindingWords } from '../finding-words';

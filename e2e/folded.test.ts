@@ -1,0 +1,44 @@
+import { expect, it } from 'vitest';
+import { violationsOn } from './axe';
+import { openPage } from './opened';
+
+const RUNGS = '//ol[@aria-label="The rig, from source to recorder"]';
+
+it('a rig of fifteen parts is seen at once: one line a rung, opened where something is wrong', async () => {
+  const page = await openPage('?rig=harbour-call-in');
+  await page.verdict('faulty', 'recorded');
+  const folded = await page.driver.findElements({ xpath: `${RUNGS}//button[@data-folded]` });
+  expect(folded).toHaveLength(14);
+  // The caller that hears himself is open.
+  await page.find('//article[@aria-label="Caller A"]');
+  const height = await page.driver.executeScript<number>(
+    `return document.querySelector('ol[aria-label^="The rig"]').getBoundingClientRect().height`,
+  );
+  expect(height).toBeLessThan(1000);
+  expect(await violationsOn(page.driver)).toEqual([]);
+});
+
+it('a rung opens when it is pressed, and folds again; F opens all and folds all', async () => {
+  const page = await openPage('?rig=harbour-call-in');
+  await page.verdict('faulty', 'recorded');
+  await page.click(`${RUNGS}//button[@data-folded][contains(., "XLR lead")]`);
+  await page.find('//article[@aria-label="XLR lead"]');
+  await page.click('//button[@aria-label="Fold XLR lead"]');
+  await page.find(`${RUNGS}//button[@data-folded][contains(., "XLR lead")]`);
+  await page.driver.actions().sendKeys('f').perform();
+  await page.find('//article[@aria-label="XLR lead"]');
+  expect(await page.driver.findElements({ xpath: `${RUNGS}//button[@data-folded]` })).toHaveLength(0);
+  await page.button('Fold');
+  await page.find(`${RUNGS}//button[@data-folded][contains(., "XLR lead")]`);
+});
+
+it('a small rig is drawn in full, and folds by its button on a phone', async () => {
+  const page = await openPage('?rig=slipway-diary', 'phone');
+  await page.verdict('silent', 'wrong-mic');
+  expect(await page.driver.findElements({ xpath: `${RUNGS}//button[@data-folded]` })).toHaveLength(0);
+  await page.button('Fold');
+  await page.find(`${RUNGS}//button[@data-folded]`);
+  // The joint at fault stays open.
+  await page.find(`${RUNGS}//button[@aria-expanded="true"]`);
+  expect(await violationsOn(page.driver)).toEqual([]);
+});
