@@ -55,8 +55,11 @@ describe.each(FORMS)('%s, dark: %s, something open', (size, dark) => {
       await page.find('//*[@data-finding]//ul');
       await page.click(press);
       await page.find(shown);
-      // Let what slides in or fades in come to rest.
-      await browser.driver.sleep(500);
+      // What slides in or fades in has come to rest.
+      await browser.driver.wait(
+        () => browser.driver.executeScript<boolean>('return document.getAnimations().length === 0'),
+        5000,
+      );
       expect(await violationsOn(browser.driver)).toEqual([]);
     } finally {
       await browser.driver.quit();

@@ -4,6 +4,7 @@ import { By, Key, until, type WebElement } from 'selenium-webdriver';
 import type { Browser } from './browser';
 
 const WAIT_MS = 20_000;
+const PATIENCE_MS = 10_000;
 
 /** What a user does on the page, by what they read there. */
 export class Page {
@@ -19,17 +20,28 @@ export class Page {
 
   /** Clicks what is there and shown; once more when the page redrew it meanwhile. */
   async click(xpath: string): Promise<void> {
-    for (let tries = 0; ; tries += 1) {
+    await this.untilDone(async () => {
+      const element = await this.find(xpath);
+      await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', element);
+      await element.click();
+    });
+  }
+
+  /** Waits until something can be done: the page may put another element in the place of one at any time. */
+  private async untilDone(what: () => Promise<void>): Promise<void> {
+    let last: unknown;
+    const done = async () => {
       try {
-        const element = await this.find(xpath);
-        await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', element);
-        await element.click();
-        return;
+        await what();
+        return true;
       } catch (error) {
-        if (tries === 3) throw error;
-        await this.driver.sleep(150);
+        last = error;
+        return false;
       }
-    }
+    };
+    await this.driver.wait(done, PATIENCE_MS).catch((error: unknown) => {
+      throw last ?? error;
+    });
   }
 
   button = (name: string) => this.click(`//button[normalize-space(.)="${name}" or @aria-label="${name}"]`);
@@ -83,15 +95,11 @@ export class Page {
 
   /** Types into a field; once more when the page put another one in its place meanwhile. */
   async typeInto(xpath: string, text: string): Promise<void> {
-    for (let tries = 0; ; tries += 1) {
-      try {
-        await this.driver.sleep(300);
-        await (await this.find(xpath)).sendKeys(text);
-        return;
-      } catch (error) {
-        if (tries === 3) throw error;
-      }
-    }
+    await this.untilDone(async () => {
+      const field = await this.find(xpath);
+      await this.driver.wait(until.elementIsEnabled(field), PATIENCE_MS);
+      await field.sendKeys(text);
+    });
   }
 
   /** Types over what a field holds, and presses Enter. */

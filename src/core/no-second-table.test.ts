@@ -10,7 +10,7 @@ import { CATALOGUE, PART_FAMILIES } from './parts';
  */
 const HOME = /^src\/core\/(parts|apps|checks|words)\//;
 /** Examples: the rig that a new user opens, and those that the benchmarks time. */
-const EXAMPLES = /^src\/(cli\/bench|store\/starter)/;
+const EXAMPLES = /^src\/(cli\/(bench|grown)|store\/starter)/;
 /** A family has its picture as it has its word. */
 const PICTURES = 'src/ui/bench/part-icon.tsx';
 

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { judge } from '../../../testing/judge';
-import type { RigSketch } from '../../../testing/lay-rig';
+import { layRig, type RigSketch } from '../../../testing/lay-rig';
+import { analyse } from '.';
+import { applyEdit } from '../rig';
 import { testTwins, type Twins } from '../../../testing/twins';
 
 /** Faults that practitioners know by their sound, each beside a rig without it (common practice). */
@@ -253,6 +255,37 @@ describe('what the findings name', () => {
   });
   it('the tablet on the quay records as well', () => {
     expect(judge({ ...quay('on'), recorder: 'tablet' })).toMatchObject({ state: 'recorded' });
+  });
+  it('a pick-up’s treble is lost in a long lead, and not in a short one', () => {
+    const rig = layRig(guitarInto('instrument'));
+    const withLead = (metres: number) =>
+      analyse(applyEdit(rig, { kind: 'length', part: 'lead', metres })).findings.find(
+        (f) => f.code === 'dull',
+      );
+    expect(withLead(3)).toBeUndefined();
+    expect(withLead(10)?.values[0]?.value).toBeGreaterThan(3);
+    expect(withLead(20)?.values[0]?.value).toBeGreaterThan(withLead(10)?.values[0]?.value ?? Infinity);
+  });
+  it('what stops two sources is told once, for both', () => {
+    const { findings } = judge({
+      parts: {
+        one: 'dynamic-xlr',
+        two: 'dynamic-xlr',
+        mixer: 'mixer-aux-fx',
+        out: 'lead-line-mono-both',
+        recorder: 'recorder-small',
+      },
+      joints: [
+        'one.out mixer.mic-1',
+        'two.out mixer.mic-2',
+        'mixer.main-left out.big',
+        'out.small recorder.mic',
+      ],
+      settings: { recorder: { kind: 'line' }, mixer: { mains: 'off' } },
+      others: ['two'],
+    });
+    expect(findings.map((f) => f.code)).toEqual(['part-unpowered']);
+    expect(findings[0]?.sources).toEqual(['one', 'two']);
   });
   it('what goes when the switch is turned stands under it as its consequence', () => {
     const [cause, ...rest] = judge(portable('off')).findings;

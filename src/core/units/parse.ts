@@ -75,7 +75,7 @@ function decibelsOf(value: number, symbol: string, unit: FigureUnit): number | u
 }
 
 /** A linear quantity in the unit's own scale: volts, ohms, milliamperes; decibels for a logarithmic one. */
-function settle(value: number, symbol: string, unit: FigureUnit): number | undefined {
+function inUnit(value: number, symbol: string, unit: FigureUnit): number | undefined {
   if (isLogarithmic(unit)) {
     const level = decibelsOf(value, symbol, unit);
     if (level !== undefined) return level;
@@ -106,7 +106,7 @@ export function parseFigure(text: string, unit: FigureUnit): ParsedFigure {
   const match = /^([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)(\D*.*)$/i.exec(
     unit === 'ohm' ? infix(bare) : bare,
   );
-  const value = match && settle(Number(match[1]), match[2] ?? '', unit);
+  const value = match && inUnit(Number(match[1]), match[2] ?? '', unit);
   return value === null || value === undefined || !Number.isFinite(value)
     ? { ok: false, says: `“${text.slice(0, 40)}” is no such figure; write ${EXAMPLE[unit]}.` }
     : { ok: true, value };

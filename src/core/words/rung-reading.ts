@@ -1,8 +1,9 @@
 import { PLAYED_CREST, SPEECH_CREST, type Arrival } from '../engine/flow';
-import { isSpoken, laidParts, type Rig } from '../rig';
+import type { Rig } from '../rig';
 import type { Analysis } from '../judge';
 import type { JointView } from '../views';
 import { formatDb, formatOhms } from '../units';
+import { isSpokenInto } from './words';
 
 /** What stands at the right of a part's card: one measured value and its name. */
 export interface RungReading {
@@ -41,9 +42,11 @@ export function rungReading(rig: Rig, analysis: Analysis, placed: string): RungR
     .map(loudest);
   const level = Math.max(-Infinity, ...levels);
   if (!Number.isFinite(level)) return undefined;
-  const spoken = rig.purpose.sources.some((source) =>
-    laidParts(rig).some((l) => l.placed.id === source && isSpoken(l.part)),
-  );
+  const { sources } = rig.purpose;
+  // At a source its own; on the way what is the likeliest to be there.
+  const spoken = sources.includes(placed)
+    ? isSpokenInto(rig, placed)
+    : sources.some((source) => isSpokenInto(rig, source));
   return spoken
     ? { main: formatDb(level + SPEECH_CREST, 'dBV'), sub: 'speech peaks' }
     : { main: formatDb(level + PLAYED_CREST, 'dBV'), sub: 'peaks' };

@@ -96,11 +96,13 @@ export const is = (finding: Finding): string => are(finding, 'is', 'are');
 export const socketName = (rig: Rig, ref: PortRef | undefined): string =>
   (ref && portOf(rig, ref)?.name) ?? 'socket';
 
+/** Whether a mouth speaks into a placed part. */
+export const isSpokenInto = (rig: Rig, placed: string | undefined): boolean =>
+  laidParts(rig).some((laid) => laid.placed.id === placed && isSpoken(laid.part));
+
 /** "Speech peaks" of what a mouth speaks into, "Peaks" of all else. */
-export const peaksWord = (rig: Rig, placed: string): string => {
-  const laid = laidParts(rig).find((l) => l.placed.id === placed);
-  return laid && isSpoken(laid.part) ? 'Speech peaks' : 'Peaks';
-};
+export const peaksWord = (rig: Rig, placed: string): string =>
+  isSpokenInto(rig, placed) ? 'Speech peaks' : 'Peaks';
 
 /** Letter and word of what lies on a contact. */
 export const ROLE: Record<ContactRole, { readonly letter: string; readonly word: string }> = {

@@ -80,25 +80,25 @@ export interface System {
   readonly solve: (excitations: readonly Excitation[]) => Response[];
 }
 
-interface Layout {
+interface Unknowns {
   readonly netRow: ReadonlyMap<number, number>;
   readonly branchRow: ReadonlyMap<Branch, number>;
   readonly size: number;
 }
 
-const layouts = new WeakMap<Block, Layout>();
+const numbered = new WeakMap<Block, Unknowns>();
 
-function layOut(block: Block): Layout {
-  const known = layouts.get(block);
+function numberUnknowns(block: Block): Unknowns {
+  const known = numbered.get(block);
   if (known) return known;
   const rows = block.branches.filter(hasRow);
-  const layout = {
+  const unknowns = {
     netRow: new Map(block.nets.map((net, index) => [net, index])),
     branchRow: new Map(rows.map((branch, index) => [branch, block.nets.length + index])),
     size: block.nets.length + rows.length,
   };
-  layouts.set(block, layout);
-  return layout;
+  numbered.set(block, unknowns);
+  return unknowns;
 }
 
 /** Adds to the complex matrix, kept as [[Re, −Im], [Im, Re]] so that a real decomposition solves it. */
@@ -129,9 +129,9 @@ class Stamper {
 
 const one: Phasor = { re: 1, im: 0 };
 
-function stamp(stamper: Stamper, layout: Layout, branch: Branch, omega: number): void {
-  const [from, to] = [layout.netRow.get(branch.from), layout.netRow.get(branch.to)];
-  const row = layout.branchRow.get(branch);
+function stamp(stamper: Stamper, unknowns: Unknowns, branch: Branch, omega: number): void {
+  const [from, to] = [unknowns.netRow.get(branch.from), unknowns.netRow.get(branch.to)];
+  const row = unknowns.branchRow.get(branch);
   if (row === undefined) {
     const y = admittance(branch, omega);
     stamper.add(from, from, y);
@@ -145,8 +145,8 @@ function stamp(stamper: Stamper, layout: Layout, branch: Branch, omega: number):
     stamper.add(net, row, factor);
   };
   if (branch.kind === 'transformer' && branch.winding) {
-    couple(layout.netRow.get(branch.winding.from), one);
-    couple(layout.netRow.get(branch.winding.to), times(one, -1));
+    couple(unknowns.netRow.get(branch.winding.from), one);
+    couple(unknowns.netRow.get(branch.winding.to), times(one, -1));
     couple(from, times(one, -branch.ratio));
     couple(to, times(one, branch.ratio));
     return;
@@ -160,12 +160,12 @@ function stamp(stamper: Stamper, layout: Layout, branch: Branch, omega: number):
 export const isReactive = (block: Block): boolean =>
   block.branches.some((branch) => branch.kind === 'capacitor' || branch.kind === 'inductor');
 
-function entriesOf(layout: Layout, excitation: Excitation): Entry[] {
+function entriesOf(unknowns: Unknowns, excitation: Excitation): Entry[] {
   const entries: Entry[] = [];
   const put = (row: number | undefined, value: Phasor) =>
     row !== undefined && entries.push([row, value.re, value.im]);
-  for (const [net, current] of excitation.nets ?? []) put(layout.netRow.get(net), current);
-  for (const [branch, volts] of excitation.rows ?? []) put(layout.branchRow.get(branch), volts);
+  for (const [net, current] of excitation.nets ?? []) put(unknowns.netRow.get(net), current);
+  for (const [branch, volts] of excitation.rows ?? []) put(unknowns.branchRow.get(branch), volts);
   return entries;
 }
 
@@ -173,22 +173,22 @@ const NOTHING: Response = { net: () => ZERO, row: () => ZERO };
 
 /** Modified nodal analysis of a block at angular frequency `omega` in rad/s; 0 is direct current. */
 export function buildSystem(block: Block, omega: number): System {
-  const layout = layOut(block);
-  const { size } = layout;
+  const unknowns = numberUnknowns(block);
+  const { size } = unknowns;
   if (size === 0) return { isSingular: () => false, solve: (excitations) => excitations.map(() => NOTHING) };
   const complex = omega !== 0 && isReactive(block);
   const factor = factorOf(block, omega, complex, () => {
     const stamper = new Stamper(size, complex);
-    for (const branch of block.branches) stamp(stamper, layout, branch, omega);
+    for (const branch of block.branches) stamp(stamper, unknowns, branch, omega);
     return { matrix: stamper.matrix, size };
   });
   const solve = (excitation: Excitation): Response => {
-    const answer = factor.solve(entriesOf(layout, excitation));
+    const answer = factor.solve(entriesOf(unknowns, excitation));
     const read = (row: number | undefined): Phasor =>
       row === undefined ? ZERO : { re: answer[row] ?? 0, im: answer[row + size] ?? 0 };
     return {
-      net: (net) => read(layout.netRow.get(net)),
-      row: (branch) => read(layout.branchRow.get(branch)),
+      net: (net) => read(unknowns.netRow.get(net)),
+      row: (branch) => read(unknowns.branchRow.get(branch)),
     };
   };
   return { isSingular: () => factor.isSingular, solve: (excitations) => excitations.map(solve) };

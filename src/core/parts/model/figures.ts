@@ -24,7 +24,7 @@ interface Place {
 }
 
 /** A figure for each place of the switch that it hangs on; none for a knob, which is turned on the Bench. */
-function settled(part: Part, place: Place): Figure[] {
+function figuresOfPlace(part: Part, place: Place): Figure[] {
   return valuesOf(part, place).map((figure) => ({ ...figure, ...(place.inner && { inner: true }) }));
 }
 
@@ -151,7 +151,7 @@ export function figuresOf(part: Part): Figure[] {
     ...partPlaces(part),
     ...part.circuit.flatMap((element, index) => elementPlaces(element, `/circuit/${index}`)),
   ];
-  return merged(places.flatMap((place) => settled(part, place)));
+  return merged(places.flatMap((place) => figuresOfPlace(part, place)));
 }
 
 /** A copy of a document with the value at a JSON pointer exchanged; a pointer that leads nowhere changes nothing. */

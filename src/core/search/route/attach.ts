@@ -8,7 +8,7 @@ import { isTaken, pieceOf, withJoint, withPiece, type Layout } from './layout';
 import { channelsOf } from './sockets';
 
 /** A part at the end of a short branch, with a lead or adapter before it where it does not fit by itself. */
-interface Branch {
+interface Offshoot {
   readonly leaf: Part;
   readonly port: PartPort;
   readonly by?: { readonly part: Part; readonly near: PartPort; readonly far: PartPort };
@@ -37,11 +37,11 @@ interface Ending {
   readonly contacts: (near: PartPort) => readonly string[];
 }
 
-const kept = new WeakMap<Stock, Map<string, Branch[]>>();
+const kept = new WeakMap<Stock, Map<string, Offshoot[]>>();
 
 /** Ways of putting a leaf onto a port: straight, or over one lead or adapter that conducts; what costs least first. */
-function branchesAt(port: PartPort, { what, leaves, isLink, contacts }: Ending, stock: Stock): Branch[] {
-  const cache = kept.get(stock) ?? new Map<string, Branch[]>();
+function offshootsAt(port: PartPort, { what, leaves, isLink, contacts }: Ending, stock: Stock): Offshoot[] {
+  const cache = kept.get(stock) ?? new Map<string, Offshoot[]>();
   kept.set(stock, cache);
   const key = `${what} ${port.connector} ${port.gender}`;
   const known = cache.get(key);
@@ -49,23 +49,23 @@ function branchesAt(port: PartPort, { what, leaves, isLink, contacts }: Ending, 
   const ends = leaves(stock.parts);
   const straight = ends
     .filter((leaf) => mate(leaf.port, port).fits)
-    .map((leaf): Branch => ({ leaf: leaf.part, port: leaf.port }));
+    .map((leaf): Offshoot => ({ leaf: leaf.part, port: leaf.port }));
   const over = stock.parts.filter(isLink).flatMap((part) =>
     part.ports.flatMap((near) => {
       const far = part.ports.find((other) => other !== near);
       if (!far || !mate(near, port).fits || !conducts(part, near, far, contacts(near))) return [];
       return ends
         .filter((leaf) => mate(leaf.port, far).fits)
-        .map((leaf): Branch => ({ leaf: leaf.part, port: leaf.port, by: { part, near, far } }));
+        .map((leaf): Offshoot => ({ leaf: leaf.part, port: leaf.port, by: { part, near, far } }));
     }),
   );
-  const cost = ({ leaf, by }: Branch) => costOf(by ? [by.part, leaf] : [leaf], stock.drawer);
+  const cost = ({ leaf, by }: Offshoot) => costOf(by ? [by.part, leaf] : [leaf], stock.drawer);
   const found = [...straight, ...over].sort((x, y) => compareCosts(cost(x), cost(y)));
   cache.set(key, found);
   return found;
 }
 
-function withBranch(layout: Layout, at: PortRef, { leaf, port, by }: Branch): Layout {
+function withOffshoot(layout: Layout, at: PortRef, { leaf, port, by }: Offshoot): Layout {
   let [grown, here] = [layout, at];
   if (by) {
     const link = withPiece(grown, by.part);
@@ -93,9 +93,9 @@ const SUPPLY: Ending = {
 export function withSupply(layout: Layout, at: PortRef, stock: Stock, most = 1): Layout[] {
   const port = pieceOf(layout, at.part)?.part.ports.find((p) => p.id === at.port);
   if (!port || isTaken(layout, at)) return [];
-  return branchesAt(port, SUPPLY, stock)
+  return offshootsAt(port, SUPPLY, stock)
     .slice(0, most)
-    .map((branch) => withBranch(layout, at, branch));
+    .map((branch) => withOffshoot(layout, at, branch));
 }
 
 /** Free sockets from which headphones could be fed, those nearest to the recorder first. */
@@ -125,9 +125,9 @@ export const withHeadphones = (layout: Layout, stock: Stock): Layout[] =>
   listeningPorts(layout).flatMap((at) => {
     const port = pieceOf(layout, at.part)?.part.ports.find((p) => p.id === at.port);
     return port
-      ? branchesAt(port, HEADPHONES, stock)
+      ? offshootsAt(port, HEADPHONES, stock)
           .slice(0, 1)
-          .map((branch) => withBranch(layout, at, branch))
+          .map((branch) => withOffshoot(layout, at, branch))
       : [];
   });
 

@@ -24,7 +24,7 @@ export interface Link {
 }
 
 /** From a port of one part, over links, to a port of another. `kind` names what makes it another way than others. */
-export interface Chain {
+export interface PartChain {
   readonly from: PartPort;
   readonly links: readonly Link[];
   readonly to: PartPort;
@@ -103,7 +103,7 @@ export const kindOfChain = (
 /** Grows chains from open ends to a goal, the cheapest first; of chains of one kind only the best goes on. */
 export class ChainFinder {
   private readonly queue = new Heap<Node>((a, b) => compareCosts(a.bound, b.bound));
-  private readonly settled = new Map<string, Node[]>();
+  private readonly reached = new Map<string, Node[]>();
   private readonly accepted = new Map<string, boolean>();
   private readonly prices: ReadonlyMap<string, number>;
   private readonly least: (port: PartPort) => Cost | undefined;
@@ -135,7 +135,7 @@ export class ChainFinder {
   }
 
   /** The next chain, or undefined: when there is none, or after one step that led to none yet. */
-  step(): Chain | undefined {
+  step(): PartChain | undefined {
     const node = this.queue.pop();
     if (!node) return undefined;
     if (node.to) {
@@ -157,9 +157,9 @@ export class ChainFinder {
 
   private isSettled(node: Node): boolean {
     const key = signatureOf(node);
-    const others = this.settled.get(key) ?? [];
+    const others = this.reached.get(key) ?? [];
     if (others.some((other) => standsFor(other, node, this.search.drawer, this.prices))) return true;
-    this.settled.set(key, [...others, node]);
+    this.reached.set(key, [...others, node]);
     return false;
   }
 

@@ -1,7 +1,7 @@
 import type { AppId } from '../../apps';
 import type { Part } from '../../parts';
 import { applyEdit, freshId, type Joint, type PortRef, type Rig } from '../../rig';
-import type { Chain } from './chains';
+import type { PartChain } from './chains';
 import { costOf, type Cost, type Drawer } from './inventory';
 import type { RouteRequest } from './request';
 
@@ -65,7 +65,7 @@ export function withJoint(layout: Layout, a: PortRef, b: PortRef): Layout {
 export function withChain(
   layout: Layout,
   from: string,
-  chain: Chain,
+  chain: PartChain,
   to: string,
   toPort = chain.to.id,
 ): Layout {

@@ -1,4 +1,4 @@
-import type { Chain, ChainFinder } from './chains';
+import type { PartChain, ChainFinder } from './chains';
 import { Heap } from './heap';
 import { compareCosts, NOTHING, plus, type Cost } from './inventory';
 
@@ -9,7 +9,7 @@ const MOST_OF_A_KIND = 2;
 
 /** The chains of one leg as they are found. */
 class Leg {
-  readonly found: Chain[] = [];
+  readonly found: PartChain[] = [];
   private readonly ways = new Set<string>();
   constructor(private readonly finder: ChainFinder) {}
 
@@ -21,7 +21,7 @@ class Leg {
   }
 
   /** One step toward the chain of this number; gives it once it is there. */
-  at(index: number): Chain | undefined {
+  at(index: number): PartChain | undefined {
     if (this.found[index]) return this.found[index];
     const chain = this.finder.step();
     const alike = chain ? this.found.filter((known) => known.kind === chain.kind).length : 0;
@@ -85,11 +85,11 @@ export class Legs {
   }
 
   /** The next combination, or undefined after one step that led to none yet. */
-  step(): Chain[] | undefined {
+  step(): PartChain[] | undefined {
     const best = this.best();
     if (!best) return undefined;
     const { indices } = best;
-    const chains: Chain[] = [];
+    const chains: PartChain[] = [];
     for (const [leg, index] of indices.entries()) {
       const chain = this.legs[leg]?.at(index);
       if (!chain) return undefined;

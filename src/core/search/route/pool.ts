@@ -14,11 +14,11 @@ export interface Entry {
 export interface Pool {
   readonly parts: readonly Part[];
   /** Every way on from an open end by one part more. */
-  readonly stepsFrom: (end: OpenEnd) => readonly Step[];
+  readonly stepsFrom: (end: OpenEnd) => readonly PoolStep[];
 }
 
 /** From an open end through a part to another. `says`: what it adds to the way's name; nothing for a plain link. */
-export interface Step {
+export interface PoolStep {
   readonly part: Part;
   readonly entry: PartPort;
   readonly end: OpenEnd;
@@ -77,12 +77,12 @@ export function poolOf(parts: readonly Part[]): Pool {
     byKind.set(kindOf(port), found);
     return found;
   };
-  const steps = new Map<string, readonly Step[]>();
-  const stepsFrom = (end: OpenEnd): readonly Step[] => {
+  const steps = new Map<string, readonly PoolStep[]>();
+  const stepsFrom = (end: OpenEnd): readonly PoolStep[] => {
     const key = stateOf(end);
     const known = steps.get(key);
     if (known) return known;
-    const found = takes(end.port).flatMap((entry): Step[] => {
+    const found = takes(end.port).flatMap((entry): PoolStep[] => {
       const labels = across(end, entry.port);
       if (!labels || isBridged(end.port, entry.part, entry.port)) return [];
       return exitsOf(entry.part, entry.port, labels, end).map((next) => ({

@@ -5,7 +5,7 @@ import { formatQuantity } from '../../units';
 import type { FindingWords } from '../finding-words';
 import { limitFigure, show } from '../measured';
 import { figure, type Sentence } from '../sentence';
-import { are, capital, nameOf, noun, who } from '../words';
+import { are, capital, isSpokenInto, nameOf, noun, who } from '../words';
 
 const sayTooQuiet = (rig: Rig, f: Finding): Sentence => {
   const [peaks] = f.values;
@@ -51,7 +51,9 @@ const sayHot = (rig: Rig, f: Finding): Sentence => [
   ...f.values.slice(0, 1).map(show),
   ` in ${nameOf(rig, f.where.part)}; `,
   limitFigure(f),
-  ' leaves room for a laugh or a louder word.',
+  isSpokenInto(rig, f.source)
+    ? ' leaves room for a laugh or a louder word.'
+    : ' leaves room for a harder stroke.',
 ];
 
 /** Both outputs of a stereo source in one balanced input, or one source on both sides, with opposite polarity. */
@@ -119,7 +121,7 @@ export const LEVEL_WORDS = {
   },
   hot: {
     title: 'Little room above',
-    means: 'Nothing clips as it is, and a laugh would.',
+    means: 'Nothing clips as it is; a laugh or a harder stroke would.',
     says: sayHot,
   },
   'stage-clips': {
