@@ -4,7 +4,7 @@ import { settingOf, type LaidPart } from '../rig';
 import { check, type Found } from './check';
 import { inputOf } from './input-of';
 import { FAINT } from './origins';
-import { leadsToRecorder, reachesSense } from './stages';
+import { leadsToRecorder, reachesSense, sensesOf } from './stages';
 
 /** Peaks under this that no knob brings up are no recording that anybody wants, dBFS. A limit of our own: 30 dB under the usual target. */
 const FAINTEST = -42;
@@ -19,7 +19,7 @@ const left = (laid: LaidPart, knobs: ReadonlySet<string>): number =>
 /** Knobs of a part that stand in the gain of its stages between a source and a recorder, or of its converter. */
 function knobsOnTheWay(facts: Facts, laid: LaidPart, arrival: Arrival): Set<string> {
   const { id } = laid.placed;
-  const senses = new Map(facts.elements.flatMap((e) => (e.kind === 'sense' ? [[e.id, e] as const] : [])));
+  const senses = sensesOf(facts);
   const paths = (laid.part.paths ?? []).filter((path) => {
     const sense = senses.get(`${id}/${path.from}`);
     return (

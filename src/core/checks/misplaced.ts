@@ -84,9 +84,13 @@ const withBetter = (facts: Facts, step: Step, source: string, recorder: string):
   return [{ step: { ...step, joint }, source, recorder, ...(better && { better }) }];
 };
 
+const outputs = new WeakMap<Facts, readonly Misplaced[]>();
+
 /** Sources whose output runs into another output. */
-export function misplacedOutputs(facts: Facts): Misplaced[] {
-  return failing(facts).flatMap(({ arrival: { source, recorder } }) => {
+export function misplacedOutputs(facts: Facts): readonly Misplaced[] {
+  const known = outputs.get(facts);
+  if (known) return known;
+  const found = failing(facts).flatMap(({ arrival: { source, recorder } }) => {
     const laid = facts.laid.get(source);
     if (!laid) return [];
     const step = laid.part.ports
@@ -95,6 +99,8 @@ export function misplacedOutputs(facts: Facts): Misplaced[] {
       .find((found) => found && !listensAt(facts, portOfNode(found.to)));
     return step ? withBetter(facts, step, source, recorder) : [];
   });
+  outputs.set(facts, found);
+  return found;
 }
 
 /** Sources whose lead ends in a socket of a box that gives sound out, though no stage drives it: a splitter's, say. */

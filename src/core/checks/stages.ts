@@ -14,6 +14,17 @@ export function reachesSense(facts: Facts, source: string, sense: Sense): boolea
     });
 }
 
+const sensed = new WeakMap<Facts, ReadonlyMap<string, Sense>>();
+
+/** The inputs of all stages, by their ids; collected once. */
+export function sensesOf(facts: Facts): ReadonlyMap<string, Sense> {
+  const known = sensed.get(facts);
+  if (known) return known;
+  const found = new Map(facts.elements.flatMap((e) => (e.kind === 'sense' ? [[e.id, e] as const] : [])));
+  sensed.set(facts, found);
+  return found;
+}
+
 const dead = new WeakMap<Facts, readonly { readonly path: StagePath; readonly sense: Sense }[]>();
 
 /** Every path that carries nothing, switched off or without power, with the stage input it starts from; found once. */
@@ -21,7 +32,7 @@ function silentPaths(facts: Facts) {
   const known = dead.get(facts);
   if (known) return known;
   const working = new Set(facts.netlist.paths.filter((path) => path.gain !== 0));
-  const senses = new Map(facts.elements.flatMap((e) => (e.kind === 'sense' ? [[e.id, e] as const] : [])));
+  const senses = sensesOf(facts);
   const found = facts.paths.flatMap((path) => {
     const sense = senses.get(path.from);
     return sense && !working.has(path) ? [{ path, sense }] : [];

@@ -58,13 +58,17 @@ function causesOf(rig: Rig, findings: readonly Finding[]): ReadonlyMap<Finding, 
 /** Each cause with its consequences, and theirs, right after it. */
 function withCauses(rig: Rig, findings: readonly Finding[]): Finding[] {
   const because = causesOf(rig, findings);
-  const withOwn = (cause: Finding): Finding[] => [
-    cause,
-    ...findings
-      .filter((finding) => because.get(finding) === findingKey(cause))
-      .map((finding) => ({ ...finding, because: findingKey(cause) }))
-      .flatMap(withOwn),
-  ];
+  if (because.size === 0) return [...findings];
+  const withOwn = (cause: Finding): Finding[] => {
+    const key = findingKey(cause);
+    return [
+      cause,
+      ...findings
+        .filter((finding) => because.get(finding) === key)
+        .map((finding) => ({ ...finding, because: key }))
+        .flatMap(withOwn),
+    ];
+  };
   return findings.filter((finding) => !because.has(finding)).flatMap(withOwn);
 }
 

@@ -4,6 +4,7 @@ import type { Block } from './blocks';
 import type { NetPath } from './netlist';
 import type { Network } from './network';
 import { density, densityOf, square, type NoiseAnswers, type Port, type UnitAnswer } from './noise-answers';
+import { Memo } from './memo';
 import { sampleSmooth } from './sample-smooth';
 import { ZERO, magnitude, plus, product, times, type Phasor, type Response } from './system';
 import { THIRD_OCTAVES } from './third-octaves';
@@ -137,10 +138,61 @@ function blockDensity(block: Block, list: readonly Weighted[]): number {
   );
 }
 
+/** Noise that is kept for the next gains of a circuit: a knob changes what it feeds and nothing else. */
+const MOST_KEPT = 400;
+
+/** What is kept with a circuit's answers. */
+interface Kept {
+  readonly upstream: Map<string, ReadonlySet<string>>;
+  readonly levels: Memo<number>;
+}
+
+const kept = new WeakMap<NoiseAnswers, Kept>();
+
+/** Drives from which anything could come between two nets, through however many stages, whatever their gains. */
+function drivesUpstream(
+  { senses, between }: NoiseAnswers,
+  paths: readonly NetPath[],
+  [from, to]: readonly [number, number],
+): ReadonlySet<string> {
+  const found = new Set<string>();
+  const look = (p: number, m: number) =>
+    between(p, m, 0, ({ block }) => {
+      for (const branch of block.branches) if (branch.kind === 'drive') found.add(branch.id);
+    });
+  look(from, to);
+  const sources = new Map<string, Set<string>>();
+  for (const path of paths) {
+    const known = sources.get(path.to);
+    if (known) known.add(path.from);
+    else sources.set(path.to, new Set([path.from]));
+  }
+  for (const drive of found) {
+    for (const id of sources.get(drive) ?? []) {
+      const sense = senses.get(id);
+      if (sense) look(sense.from, sense.to);
+    }
+  }
+  return found;
+}
+
+/** The gains on which noise between two nets hangs. */
+function gainsUpstream(
+  answers: NoiseAnswers,
+  paths: readonly NetPath[],
+  port: readonly [number, number],
+): string {
+  const own = kept.get(answers) ?? { upstream: new Map(), levels: new Memo<number>(MOST_KEPT) };
+  kept.set(answers, own);
+  const drives = own.upstream.get(port.join()) ?? drivesUpstream(answers, paths, port);
+  own.upstream.set(port.join(), drives);
+  return paths.flatMap((path) => (drives.has(path.to) ? [path.gain] : [])).join();
+}
+
 /**
  * Noise between two nets, 20 Hz–20 kHz, in dBV: every resistor's thermal noise (4kTR, 290 K) and every stage's
  * equivalent input noise, summed in third octaves. The sound sources' own noise is not in it. Only for the `ports`
- * named beforehand.
+ * named beforehand. `paths` are those of one circuit, whatever their gains.
  */
 export function noiseSolver(
   network: Network,
@@ -156,10 +208,9 @@ export function noiseSolver(
     if (known) known.push(path);
     else pathsTo.set(path.to, [path]);
   }
-  return (from: number | undefined, to: number | undefined): DbV => {
-    if (from === undefined || to === undefined) return dbV(-Infinity);
+  const noiseBetween = (port: readonly [number, number]): number => {
     const densityAt = (band: number): number => {
-      const found = adjoint(answers, pathsTo, band, [from, to], loops);
+      const found = adjoint(answers, pathsTo, band, port, loops);
       let sum = 0;
       for (const [block, list] of found.answers) sum += blockDensity(block, list);
       for (const [id, weight] of found.weights) {
@@ -171,6 +222,13 @@ export function noiseSolver(
       ? THIRD_OCTAVES.map((_, band) => densityAt(band))
       : sampleSmooth(WIDTHS, densityAt);
     const total = THIRD_OCTAVES.reduce((sum, band, index) => sum + (spectrum[index] ?? 0) * band.width, 0);
-    return dbV(10 * Math.log10(total));
+    return 10 * Math.log10(total);
+  };
+  return (from: number | undefined, to: number | undefined): DbV => {
+    if (from === undefined || to === undefined) return dbV(-Infinity);
+    const gains = gainsUpstream(answers, paths, [from, to]);
+    const levels = kept.get(answers)?.levels;
+    const solve = () => noiseBetween([from, to]);
+    return dbV(levels ? levels.get(`${from},${to} ${loops ? 'loops' : ''} ${gains}`, solve) : solve());
   };
 }
