@@ -155,10 +155,14 @@ async function main([command, ...args]) {
     case 'bench': {
       install();
       return (
-        spawnSync(process.execPath, [bundleCli(), command, ...args], {
-          stdio: 'inherit',
-          ...(command === 'bench' && { cwd: ROOT }),
-        }).status ?? 1
+        spawnSync(
+          process.execPath,
+          [...(command === 'bench' ? ['--expose-gc'] : []), bundleCli(), command, ...args],
+          {
+            stdio: 'inherit',
+            ...(command === 'bench' && { cwd: ROOT }),
+          },
+        ).status ?? 1
       );
     }
     case undefined:
