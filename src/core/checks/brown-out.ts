@@ -8,7 +8,7 @@ export const brownOut = check({
   severity: ['spoils'],
   origin: REAL_DRAW,
   limit: 'What the socket has left (USB 2.0, 7.2.1); real draw typical.',
-  cures: ['feed', 'link', 'plug'],
+  cures: ['feed', 'supply', 'link', 'plug'],
   find: (facts) =>
     excessOf(
       facts,

@@ -15,8 +15,10 @@ export type Cure =
   | 'named'
   /** The other output of a pair, by a lead of its own. */
   | 'pair'
-  /** What gives current or voltage: a switch that feeds, a supply in a socket. */
+  /** A switch that gives current or voltage. */
   | 'feed'
+  /** A charger or power bank in a socket. */
+  | 'supply'
   /** A knob, to where it suits. */
   | 'gain'
   /** A knob, out of the way altogether. */

@@ -8,7 +8,7 @@ export const mayStarve = check({
   severity: ['spoils'],
   origin: USB_CURRENT,
   limit: 'What sockets of the kind give, from the least to the most (typical); within that it must be tried.',
-  cures: ['feed', 'link', 'plug'],
+  cures: ['feed', 'supply', 'link', 'plug'],
   find: (facts) =>
     excessOf(
       facts,

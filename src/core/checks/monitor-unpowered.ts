@@ -8,7 +8,7 @@ export const monitorUnpowered = check({
   severity: ['note'],
   origin: OWN_POWER,
   limit: 'Computed: the socket that the headphone amplifier lives by is fed, or is not.',
-  cures: ['feed'],
+  cures: ['feed', 'supply'],
   find: (facts) =>
     unheard(facts).flatMap(({ listener, source }): Found[] => {
       const path = deadMonitors(facts, listener, source).find(({ unfed }) => unfed !== undefined);

@@ -26,7 +26,7 @@ export const partUnpowered = check({
   severity: ['blocks'],
   origin: OWN_POWER,
   limit: 'What feeds the part; least supply typical, P48 after IEC 61938.',
-  cures: ['named', 'feed', 'plug', 'link'],
+  cures: ['named', 'feed', 'supply', 'plug', 'link'],
   assume: ({ other }) => (other === undefined ? undefined : { kind: 'fed', parts: [other] }),
   find: (facts) =>
     failing(facts).flatMap(({ arrival: { source, recorder } }) => {

@@ -9,7 +9,7 @@ export const starved = check({
   origin: USB_CURRENT,
   limit:
     'What the socket gives at the most: USB 2.0, 7.2.1 (100 mA from a bus-powered hub, 500 mA configured); bare 8-pin adapters typical, from memory.',
-  cures: ['feed', 'plug', 'link'],
+  cures: ['feed', 'supply', 'plug', 'link'],
   find: (facts) =>
     refusedBy(facts, 'too-little-current', ({ offered, draws }) => ({
       values: [{ name: 'offered', value: offered.most, unit: 'mA' }],

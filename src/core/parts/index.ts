@@ -43,6 +43,7 @@ export {
   isSupply,
   isWiring,
   isWornToListen,
+  stateSwitches,
   staysPut,
 } from './model/purpose';
 export { supplySockets } from './model/builders';

@@ -8,6 +8,7 @@ import { sayBracket, sayJoint, sayTitle } from '../../core/words';
 import type { Joint, Rig, RigEdit } from '../../core/rig';
 import { ContactTable } from './contact-table';
 import { JointDrawing } from './joint-drawing';
+import { weighs } from './joint-status';
 import { PlugHandle } from './plug-handle';
 
 interface JointRowProps {
@@ -36,7 +37,7 @@ function Marker({ bad }: { bad: boolean }) {
 
 /** A joint: one quiet line when good, open and large when bad; opens to its contacts either way. */
 export function JointRow({ rig, joint, finding, above, leadsTo, floating, ...rest }: JointRowProps) {
-  const bad = finding !== undefined && finding.severity !== 'note';
+  const bad = weighs(finding);
   const [opened, setOpened] = useState<boolean>();
   const open = opened ?? bad;
   const title = bad ? sayTitle(rig, finding) : sayJoint(joint);

@@ -1,22 +1,26 @@
 import { severityRank, type Finding } from '../../core/checks/finding';
 import type { Analysis } from '../../core/judge';
 
+/** Causes before their consequences, then by severity. */
+const byWeight = (a: Finding, b: Finding): number =>
+  Number(a.because !== undefined) - Number(b.because !== undefined) ||
+  severityRank(a.severity) - severityRank(b.severity);
+
 /** The weightiest finding about a joint, or undefined when all is well there. */
 export function findingAt(analysis: Analysis, joint: string): Finding | undefined {
-  return analysis.findings
-    .filter((finding) => finding.where.joint === joint)
-    .sort((a, b) => severityRank(a.severity) - severityRank(b.severity))[0];
+  return analysis.findings.filter((finding) => finding.where.joint === joint).sort(byWeight)[0];
 }
 
 /** The weightiest finding about a part itself, or undefined. */
 export function findingOn(analysis: Analysis, placed: string): Finding | undefined {
   return analysis.findings
     .filter((finding) => finding.where.joint === undefined && finding.where.part === placed)
-    .sort((a, b) => severityRank(a.severity) - severityRank(b.severity))[0];
+    .sort(byWeight)[0];
 }
 
+/** Whether it is to be seen from across the room: no note, and no consequence of something elsewhere. */
 export const weighs = (finding: Finding | undefined): finding is Finding =>
-  finding !== undefined && finding.severity !== 'note';
+  finding !== undefined && finding.severity !== 'note' && finding.because === undefined;
 
 /** Rungs of the main chain down to which the wanted sound is alive, counted from the source. */
 export function aliveRungs(analysis: Analysis): number {

@@ -1,6 +1,6 @@
 'use client';
 import { memo } from 'react';
-import type { PartSetting } from '../../core/parts';
+import { stateSwitches, type PartSetting } from '../../core/parts';
 import { settingOf, type LaidPart, type SettingValue } from '../../core/rig';
 import type { Editing } from './editing';
 import { lazily } from '../shared/lazily';
@@ -57,7 +57,27 @@ export function Settings({ laid, edit, preview }: SettingsProps) {
       preview={preview}
     />
   );
-  if (all.length <= SHOWN_AT_ONCE) return all.map((setting) => field(setting, setting.name));
+  const states = stateSwitches(laid.part);
+  const isQuiet = (setting: PartSetting) =>
+    states.has(setting.id) && settingOf(laid, setting.id) === setting.initial;
+  const quiet = all.filter(isQuiet);
+  if (all.length <= SHOWN_AT_ONCE) {
+    return (
+      <>
+        {all.filter((setting) => !isQuiet(setting)).map((setting) => field(setting, setting.name))}
+        {quiet.length > 0 && (
+          <details className="fold">
+            <summary>
+              {quiet.map(({ name }, index) => (index > 0 ? name.toLowerCase() : name)).join(', ')}
+            </summary>
+            <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+              {quiet.map((setting) => field(setting, setting.name))}
+            </div>
+          </details>
+        )}
+      </>
+    );
+  }
   const groups = new Map<string, PartSetting[]>();
   for (const setting of all) groups.set(groupOf(setting), [...(groups.get(groupOf(setting)) ?? []), setting]);
   return (

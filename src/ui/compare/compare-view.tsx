@@ -29,8 +29,8 @@ function Side({ record }: { record: RigRecord }) {
         </div>
       ))}
       <ul className="mt-2 list-disc pl-5">
-        {analysis.findings.map((finding, index) => (
-          <li key={index}>{sayTitle(rig, finding)}</li>
+        {[...new Set(analysis.findings.map((finding) => sayTitle(rig, finding)))].map((title) => (
+          <li key={title}>{title}</li>
         ))}
       </ul>
     </>

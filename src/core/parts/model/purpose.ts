@@ -34,3 +34,12 @@ export const isHeadphones = (part: Part): boolean =>
 
 /** Where it has to stay while it is used. On a gimbal or on the body it cannot be. */
 export const staysPut = (part: Part): boolean => part.stands === 'table' || part.stands === 'wall';
+
+/** Switches that say nothing but whether it is on, fed, linked or live: nearly always they stand as delivered. */
+export const stateSwitches = (part: Part): ReadonlySet<string> =>
+  new Set([
+    ...part.circuit.flatMap((e) =>
+      e.kind === 'signal' ? (e.mutedBy ?? []).map(({ setting }) => setting) : [],
+    ),
+    ...(part.power ?? []).flatMap((source) => ('setting' in source ? [source.setting] : [])),
+  ]);

@@ -274,7 +274,7 @@ export function candidatesFor(rig: Rig, finding: Finding): Candidates {
       ...(may('plug') ? [...chain.flatMap(turns), ...pool.flatMap((laid) => moves(rig, laid))] : []),
     ]),
     parts: [
-      ...(may('feed') ? powered.flatMap((laid) => additions(rig, laid, isSupply)) : []),
+      ...(may('supply') ? powered.flatMap((laid) => additions(rig, laid, isSupply)) : []),
       ...(may('headphones') ? pool.flatMap((laid) => additions(rig, laid, isWornToListen)) : []),
       ...(may('link')
         ? byDistance(rig, finding, [

@@ -1,6 +1,7 @@
 import { findingKey, severityRank, sourcesOf, type Finding } from '../../checks';
 import { outcomeOf, verdictRank, type Outcome } from '../../judge';
 import { applyEdit, partIn, type Rig, type RigEdit } from '../../rig';
+import type { Drawer } from '../drawer';
 import { candidatesFor, type KnobTrial } from './candidates';
 
 /** An edit that the pipeline has proved: the finding goes, and nothing as bad comes. */
@@ -24,9 +25,6 @@ export interface Fixes {
 /** Whether the time for a search is over. */
 export type Spent = () => boolean;
 const WITHOUT_END: Spent = () => false;
-
-/** How many of each catalogue part the user owns. */
-export type Drawer = Readonly<Record<string, number>>;
 
 const MOST_OFFERED = 4;
 /** Parts are tried from the finding's place outward, so many of them at the most. */

@@ -1,4 +1,5 @@
-export type { Drawer, Fix, Fixes, Spent } from './fixes';
+export type { Drawer } from '../drawer';
+export type { Fix, Fixes, Spent } from './fixes';
 export { cures, fixesFor, searchFixes } from './fixes';
 export type { Option } from './options';
 export { moveOptions, outcomesOf, swapOptions } from './options';

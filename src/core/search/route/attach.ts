@@ -3,7 +3,8 @@ import { type Part, type PartPort, isSupply, isHeadphones, isPlainLink } from '.
 import type { PortRef } from '../../rig';
 import { isDigital } from './ends';
 import { insideOf, nodesOfPort, reach } from './inside';
-import { compareCosts, costOf, type Drawer } from './inventory';
+import { compareCosts, costOf } from './inventory';
+import type { Drawer } from '../drawer';
 import { isTaken, pieceOf, withJoint, withPiece, type Layout } from './layout';
 import { channelsOf } from './sockets';
 

@@ -2,7 +2,8 @@ import { mate } from '../../plugs';
 import type { Part, PartPort } from '../../parts';
 import { exitKinds } from './exit-kinds';
 import { Heap } from './heap';
-import { compareCosts, costOfOneMore, NOTHING, plus, useOf, type Cost, type Drawer } from './inventory';
+import { compareCosts, costOfOneMore, NOTHING, plus, useOf, type Cost } from './inventory';
+import type { Drawer } from '../drawer';
 import type { Pool } from './pool';
 
 const kindOf = (port: PartPort): string => `${port.connector} ${port.gender}`;

@@ -11,9 +11,9 @@ import {
   useAlso,
   useOf,
   type Cost,
-  type Drawer,
   type Used,
 } from './inventory';
+import type { Drawer } from '../drawer';
 import { stateOf, type Pool } from './pool';
 
 /** A part of a chain, entered by one port and left by another. */

@@ -1,3 +1,4 @@
+import type { Drawer } from '../drawer';
 import type { Part } from '../../parts';
 
 /** What a route costs: things to buy, their price, and joints to make; compared in this order. */
@@ -24,8 +25,6 @@ export const compareCosts = (a: Cost, b: Cost): number => comparePrices(a, b) ||
 /** The same without the joints: what is decided before a route has been judged. */
 export const comparePrices = (a: Cost, b: Cost): number =>
   a.purchases - b.purchases || (Math.abs(a.price - b.price) < SAME_PRICE ? 0 : a.price - b.price);
-
-export type Drawer = Readonly<Record<string, number>>;
 
 /** How many of each part are used. */
 export type Used = ReadonlyMap<string, number>;

@@ -2,7 +2,8 @@ import type { AppId } from '../../apps';
 import type { Part } from '../../parts';
 import { applyEdit, freshId, type Joint, type PortRef, type Rig } from '../../rig';
 import type { PartChain } from './chains';
-import { costOf, type Cost, type Drawer } from './inventory';
+import { costOf, type Cost } from './inventory';
+import type { Drawer } from '../drawer';
 import type { RouteRequest } from './request';
 
 /** A part of a layout by the id that it bears in the rig. */

@@ -18,7 +18,7 @@ export function repairsOf(layout: Layout, { findings }: Outcome, stock: Stock): 
   const curedBy = (cure: Cure) =>
     findings.filter((f) => f.severity !== 'note' && checkOf(f.code)?.cures.includes(cure));
   const supplied =
-    curedBy('feed').length > 0
+    curedBy('supply').length > 0
       ? allPowerSockets(layout).flatMap((at) => withSupply(layout, at, stock, MOST_SUPPLIES))
       : [];
   const doubled = curedBy('pair').length > 0 ? withSecondLead(layout) : [];
