@@ -38,7 +38,13 @@ const above = LAYERS.map((layer, index) => ({
 
 export default {
   forbidden: [
-    { name: 'no-cycles', severity: 'error', comment: 'A cycle makes two files one.', from: {}, to: { circular: true } },
+    {
+      name: 'no-cycles',
+      severity: 'error',
+      comment: 'A cycle makes two files one.',
+      from: {},
+      to: { circular: true },
+    },
     ...above,
     {
       name: 'the core stands alone',

@@ -7,6 +7,7 @@ import { checkRig } from '../files/read-rig';
 import {
   CATALOGUE,
   maximumOf,
+  stateSwitches,
   findPart,
   isSymmetrical,
   isTurnable,
@@ -95,6 +96,14 @@ const PASSIVE = ['wire', 'conductor', 'capacitor', 'resistor', 'inductor', 'tran
 
 /** Connectors whose contacts carry numbers and their supply, or no wire at all. */
 const DIGITAL = /^(usb-|8-pin|firewire|radio)/;
+
+it('knows the switches that say no more than whether a part is on', () => {
+  const of = (id: string) => [...stateSwitches(findPart(id)!)].sort();
+  expect(of('pack-clip-on')).toEqual(['battery', 'live']);
+  expect(of('receiver-trs')).toEqual(['linked', 'live', 'power']);
+  // What is heard directly, an output level, phantom: those are worked with.
+  expect(of('interface-one-input')).toEqual([]);
+});
 
 describe.each(CATALOGUE.map((part) => [part.id, part] as const))('%s', (_, part) => {
   it('can be laid out, written and read back', () => {

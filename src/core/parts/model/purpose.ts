@@ -1,4 +1,4 @@
-import type { CircuitElement, Part } from './types';
+import type { CircuitElement, Part, Quantity } from './types';
 
 const joinsContactsOnly = (part: Part): boolean =>
   !part.host && !part.hub && !part.bus && (part.settings ?? []).length === 0;
@@ -35,6 +35,20 @@ export const isHeadphones = (part: Part): boolean =>
 /** Where it has to stay while it is used. On a gimbal or on the body it cannot be. */
 export const staysPut = (part: Part): boolean => part.stands === 'table' || part.stands === 'wall';
 
+/** Whether a figure is nothing but open or closed by a switch. */
+const closedBy = (quantity: Quantity): string | undefined =>
+  typeof quantity === 'object' &&
+  'setting' in quantity &&
+  Object.values(quantity.values).every((value) => value === 0 || value === null || value === -Infinity)
+    ? quantity.setting
+    : undefined;
+
+/** Switches that close every path of a part. */
+function closingAll({ paths = [] }: Part): string[] {
+  const [first, ...others] = paths.map(({ gain }) => new Set(gain.flatMap((one) => closedBy(one) ?? [])));
+  return [...(first ?? [])].filter((setting) => others.every((set) => set.has(setting)));
+}
+
 /** Switches that say nothing but whether it is on, fed, linked or live: nearly always they stand as delivered. */
 export const stateSwitches = (part: Part): ReadonlySet<string> =>
   new Set([
@@ -42,4 +56,5 @@ export const stateSwitches = (part: Part): ReadonlySet<string> =>
       e.kind === 'signal' ? (e.mutedBy ?? []).map(({ setting }) => setting) : [],
     ),
     ...(part.power ?? []).flatMap((source) => ('setting' in source ? [source.setting] : [])),
+    ...closingAll(part),
   ]);
