@@ -11,6 +11,8 @@ import { grown } from './grown';
 import { time, type Row } from './timing';
 
 const RUNS = 100;
+/** A knob that is dragged about for some seconds. */
+const TURNS_BEFORE = 500;
 
 function demoRigs(folder: string): Rig[] {
   return readdirSync(folder).flatMap((file) => {
@@ -46,6 +48,11 @@ function rows(folder: string): Row[] {
       what: `a knob turned, then all again, ${largest.name}`,
       parts: largest.parts.length,
       ...time(knobTurned(largest), RUNS),
+    },
+    {
+      what: `the same after ${TURNS_BEFORE} turns, ${largest.name}`,
+      parts: largest.parts.length,
+      ...time(knobTurned(largest), RUNS, TURNS_BEFORE),
     },
     {
       what: `first analysis, nothing kept from before, ${largest.name}`,

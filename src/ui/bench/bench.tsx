@@ -1,6 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { applyEdit, withOwnParts, type Rig, type RigEdit } from '../../core/rig';
 import type { Part } from '../../core/parts';
 import { sayEdit } from '../../core/words';
@@ -10,6 +10,7 @@ import { useCommands, type Command } from '../commands/commands';
 import { keepEdit } from '../shared/keep-edit';
 import { lazily } from '../shared/lazily';
 import { useDrawer } from '../shared/use-drawer';
+import { useSame } from '../shared/use-same';
 import { useOwnParts } from '../shared/use-own-parts';
 import { usePolicies } from '../shared/use-policies';
 import { ArrivesPanel } from './arrives-panel';
@@ -25,11 +26,19 @@ const AddDialog = lazily(() => import('./add-dialog').then((m) => m.AddDialog));
 
 function useEditing(rig: Rig, own: readonly Part[]): Omit<Editing, 'add'> & { readonly shown: Rig } {
   const [turned, setTurned] = useState<{ of: Rig; rig: Rig }>();
-  const edit = useCallback((change: RigEdit) => void keepEdit(rig, change, own), [rig, own]);
-  const preview = useCallback(
-    (change: RigEdit) => setTurned({ of: rig, rig: applyEdit(rig, change) }),
-    [rig],
+  // What is handed down stays the same from edit to edit, so that nothing is drawn anew for its sake.
+  const latest = useRef({ rig, own });
+  useLayoutEffect(() => {
+    latest.current = { rig, own };
+  }, [rig, own]);
+  const edit = useCallback(
+    (change: RigEdit) => void keepEdit(latest.current.rig, change, latest.current.own),
+    [],
   );
+  const preview = useCallback((change: RigEdit) => {
+    const now = latest.current.rig;
+    setTurned({ of: now, rig: applyEdit(now, change) });
+  }, []);
   return { edit, preview, shown: turned?.of === rig ? turned.rig : rig };
 }
 
@@ -40,7 +49,7 @@ export function Bench({ record, gone }: { record: RigRecord; gone: boolean }) {
   const own = useOwnParts();
   const router = useRouter();
   const { edit, preview, shown } = useEditing(record.doc, own);
-  const rig = useMemo(() => withOwnParts(withPolicies(shown, known), own), [shown, known, own]);
+  const rig = useSame(useMemo(() => withOwnParts(withPolicies(shown, known), own), [shown, known, own]));
   const [adding, setAdding] = useState(() => askedOf(record.doc));
   useEffect(() => askToAdd(undefined), []);
   const { analysed, trouble, again } = useAnalysis(rig);

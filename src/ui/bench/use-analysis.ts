@@ -54,6 +54,8 @@ export function useAnalysis(rig: Rig): AnalysisState {
 }
 
 const NONE: readonly Fixes[] = [];
+/** A rig that stands so long is at rest. */
+const REST_MS = 250;
 
 /** What is proved to help, finding by finding. */
 export interface FixesState {
@@ -71,6 +73,8 @@ export function useFixes(analysed: Analysed | undefined, drawer: Drawer): FixesS
     let current = true;
     queue.run(async () => {
       const fixes: Fixes[] = [];
+      // While a hand is on a knob there is nothing to prove.
+      await new Promise((rested) => setTimeout(rested, REST_MS));
       try {
         for (const finding of analysed.analysis.findings) {
           if (!current) return;
