@@ -1,4 +1,4 @@
-// Writes what is derived from data: the precompiled validator of rig files, and docs/findings.md.
+// Writes what is derived from data: the precompiled validators, docs/findings.md, and the ways through shipped parts.
 import { readFile, writeFile, mkdir } from 'node:fs/promises';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { join } from 'node:path';
@@ -32,18 +32,19 @@ async function validator(path, ...others) {
   return outputFiles[0].text;
 }
 
-async function findingsPage() {
+/** What a function of the core's writes: the module is bundled and called. */
+async function madeBy(path, name) {
   await mkdir(join(root, '.build'), { recursive: true });
-  const outfile = join(root, '.build/findings-page.mjs');
+  const outfile = join(root, `.build/${name}.mjs`);
   await build({
-    entryPoints: [join(root, 'src/core/words/findings-page.ts')],
+    entryPoints: [join(root, path)],
     bundle: true,
     format: 'esm',
     platform: 'node',
     outfile,
   });
-  const { findingsPage } = await import(pathToFileURL(outfile).href);
-  return findingsPage();
+  const made = await import(pathToFileURL(outfile).href);
+  return made[name]();
 }
 
 const made = [
@@ -64,7 +65,8 @@ const made = [
         'src/core/parts/model/part-schema.json',
       ),
   ],
-  ['docs/findings.md', findingsPage],
+  ['docs/findings.md', () => madeBy('src/core/words/findings-page.ts', 'findingsPage')],
+  ['src/core/search/route/ways.generated.ts', () => madeBy('src/core/search/route/ways-file.ts', 'waysFile')],
 ];
 
 let stale = 0;

@@ -1,12 +1,20 @@
-import { SIDE_WITHIN } from '../engine/flow';
+import type { Facts } from '../engine';
+import { SIDE_WITHIN, type HostInput } from '../engine/flow';
+import { writesTracks } from '../parts';
 import { check, type Found } from './check';
 import { inputOf } from './input-of';
 import { SIDES } from './origins';
 
+/** One track of a recorder that writes several is what was wanted, and only has to be panned. */
+const hasTracks = (facts: Facts, { placed, capture }: HostInput): boolean => {
+  const part = facts.laid.get(placed)?.part;
+  return part !== undefined && writesTracks(part, capture);
+};
+
 /** A source on one side of a recorder that has two. */
 export const oneSideOnly = check({
   code: 'one-side-only',
-  severity: ['spoils'],
+  severity: ['spoils', 'note'],
   origin: SIDES,
   limit: `The quieter side at most ${SIDE_WITHIN} dB under the louder (our own limit).`,
   cures: ['switch', 'link', 'plug', 'pair'],
@@ -25,6 +33,7 @@ export const oneSideOnly = check({
       return [
         {
           where: { part: arrival.recorder },
+          ...(hasTracks(facts, input) && { severity: 'note' as const }),
           source: arrival.source,
           recorder: arrival.recorder,
           values: [

@@ -45,6 +45,7 @@ export {
   isWornToListen,
   stateSwitches,
   staysPut,
+  writesTracks,
 } from './model/purpose';
 export { supplySockets } from './model/builders';
 export { CATALOGUE, findPart } from './catalogue';

@@ -23,6 +23,8 @@ export interface Stage {
   readonly clipLevel: DbV | null;
   /** Since the sound was made, by digital stages. */
   readonly delay: Milliseconds;
+  /** Of an output: the sense and the drive between which it lies. */
+  readonly path?: { readonly from: string; readonly to: string };
 }
 
 /** The way by which most of a source comes to one converter channel. */
@@ -110,6 +112,7 @@ function stagesOf(tracer: Tracer, source: VoiceSource, crossed: readonly Crossin
         ...at(drive.placed, 'output', source, tracer.alternating.driven(source.id, drive.id)),
         clipLevel: dbV(drive.clip + SINE_CREST),
         delay: milliseconds(delay),
+        path: { from: path.from, to: path.to },
       },
     ];
   });

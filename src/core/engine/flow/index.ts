@@ -13,4 +13,4 @@ export type { Chain, Stage } from './chain';
 export { chainsInto } from './chain';
 export type { VoiceSource } from './sources';
 export { voiceSource } from './sources';
-export { PLAYED_CREST, SPEECH_CREST, VOICE_LEVEL, mouthDistance, voiceAt } from './voice';
+export { PLAYED_CREST, SPEECH_CREST, VOICE_LEVEL, WORN, mouthDistance, voiceAt } from './voice';

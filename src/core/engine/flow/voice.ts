@@ -23,7 +23,7 @@ export const SPEECH_BAND: readonly [number, number] = [200, 6300];
 export const PLAYED_BAND: readonly [number, number] = [82, 5000];
 
 /** Mouth to a worn microphone, and mouth to the recording device held or on a stand. Typical. */
-const WORN = metres(0.2);
+export const WORN = metres(0.2);
 const HELD = metres(1.2);
 
 /** The distance from the mouth to a placed part: as the rig says, else typical for what it is. */

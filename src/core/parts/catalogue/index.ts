@@ -13,6 +13,7 @@ import { LINE_ADAPTERS, LINE_LEADS } from './line-leads';
 import { MICROPHONES } from './microphones';
 import { MIXERS } from './mixers';
 import { MOBILE_INTERFACES } from './mobile-interfaces';
+import { placed } from './places';
 import { PLAYERS } from './players';
 import { PACKS, RECEIVERS } from './receivers';
 import { SUPPLIES } from './supplies';
@@ -21,7 +22,7 @@ import { USB_MICROPHONES } from './usb-microphones';
 import { XLR_MICROPHONES } from './xlr-microphones';
 
 /** Every shipped part, in the order in which pickers list them. */
-export const CATALOGUE: readonly Part[] = [
+const SHIPPED: readonly Part[] = [
   ...PACKS,
   ...RECEIVERS,
   ...MICROPHONES,
@@ -49,6 +50,8 @@ export const CATALOGUE: readonly Part[] = [
   ...CAMERAS,
   ...RECORDERS,
 ];
+
+export const CATALOGUE: readonly Part[] = SHIPPED.map(placed);
 
 const byId = new Map(CATALOGUE.map((part) => [part.id, part]));
 

@@ -338,7 +338,7 @@ export const PACKS: readonly Part[] = [
     id: 'pack-plug-on',
     name: 'Plug-on transmitter, XLR',
     family: 'pack',
-    stands: 'worn',
+    stands: 'inline',
     summary: 'makes any XLR microphone wireless; phantom from its battery',
     price: 180,
     ports: [radioOut, xlrIn('mic', 'XLR holes')],

@@ -1,4 +1,4 @@
-import type { CircuitElement, Part, Quantity } from './types';
+import type { Capture, CircuitElement, Part, Quantity } from './types';
 
 const joinsContactsOnly = (part: Part): boolean =>
   !part.host && !part.hub && !part.bus && (part.settings ?? []).length === 0;
@@ -34,6 +34,12 @@ export const isHeadphones = (part: Part): boolean =>
 
 /** Where it has to stay while it is used. On a gimbal or on the body it cannot be. */
 export const staysPut = (part: Part): boolean => part.stands === 'table' || part.stands === 'wall';
+
+/** A recorder with a socket for each channel writes a track each; what a phone's apps make of a device is theirs. */
+export const writesTracks = (part: Part, capture: Capture): boolean =>
+  part.host !== undefined &&
+  !part.host.runsApps &&
+  new Set(capture.channels.map(({ socket }) => socket)).size === capture.channels.length;
 
 /** Whether a figure is nothing but open or closed by a switch. */
 const closedBy = (quantity: Quantity): string | undefined =>

@@ -150,6 +150,8 @@ export interface PartPort {
   readonly alike?: string;
   /** The absolute maximum of its contacts, by kind; that of its direction and connector where absent. */
   readonly bears?: MaximumKind;
+  /** It is a plug on a lead of its own, metres long. */
+  readonly ownLead?: number;
 }
 
 /** Of many settings, those that stand together: the group, such as a channel, and what the setting is called there. */
@@ -375,7 +377,7 @@ export interface Part {
   /** A phone takes no notice of it while this port is empty. */
   readonly noticedWith?: string;
   /** Where it stands when it is used; `inline` where absent: it hangs in the lead. */
-  readonly stands?: 'worn' | 'held' | 'inline' | 'table' | 'wall';
+  readonly stands?: 'worn' | 'held' | 'carried' | 'inline' | 'table' | 'wall';
   /** Comes with the place and is not bought, such as a computer's port. */
   readonly notForSale?: boolean;
   /** Sockets from which it passes a charge on to its host. */

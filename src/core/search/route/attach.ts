@@ -1,12 +1,9 @@
-import { mate } from '../../plugs';
+import { contactsOf, mate, type Contact } from '../../plugs';
 import { type Part, type PartPort, isSupply, isHeadphones, isPlainLink } from '../../parts';
 import type { PortRef } from '../../rig';
-import { isDigital } from './ends';
-import { insideOf, nodesOfPort, reach } from './inside';
-import { compareCosts, costOf } from './inventory';
-import type { Drawer } from '../drawer';
+import { channelsOf, copperOf, isDigital, nodesOfPort } from '../ends';
+import { compareCosts, costOf, type Purse } from './inventory';
 import { isTaken, pieceOf, withJoint, withPiece, type Layout } from './layout';
-import { channelsOf } from './sockets';
 
 /** A part at the end of a short branch, with a lead or adapter before it where it does not fit by itself. */
 interface Offshoot {
@@ -17,17 +14,18 @@ interface Offshoot {
 
 /** Whether every wanted contact of one end of a link comes out at the other. */
 function conducts(part: Part, near: PartPort, far: PartPort, contacts: readonly string[]): boolean {
-  const { joined } = insideOf(part);
-  const out = new Set(nodesOfPort(far).map(([, node]) => node));
-  return contacts.every((contact) =>
-    [...reach(joined, [`${near.id}.${contact}`])].some((node) => out.has(node)),
-  );
+  const copper = copperOf(part);
+  const [into, out] = [new Map(nodesOfPort(near, part)), nodesOfPort(far, part)];
+  return contacts.every((contact) => {
+    const node = into.get(contact as Contact);
+    return node !== undefined && out.some(([, other]) => copper(other) === copper(node));
+  });
 }
 
 /** The parts that may be used, and how many of each are owned. */
 export interface Stock {
   readonly parts: readonly Part[];
-  readonly drawer: Drawer;
+  readonly purse: Purse;
 }
 
 /** What is put at the end of a branch, what may stand before it, and the contacts that must get through. */
@@ -60,7 +58,7 @@ function offshootsAt(port: PartPort, { what, leaves, isLink, contacts }: Ending,
         .map((leaf): Offshoot => ({ leaf: leaf.part, port: leaf.port, by: { part, near, far } }));
     }),
   );
-  const cost = ({ leaf, by }: Offshoot) => costOf(by ? [by.part, leaf] : [leaf], stock.drawer);
+  const cost = ({ leaf, by }: Offshoot) => costOf(by ? [by.part, leaf] : [leaf], stock.purse);
   const found = [...straight, ...over].sort((x, y) => compareCosts(cost(x), cost(y)));
   cache.set(key, found);
   return found;
@@ -118,7 +116,7 @@ const HEADPHONES: Ending = {
       return port ? [{ part, port }] : [];
     }),
   isLink: (part) => isPlainLink(part) && !part.ports.some(isDigital),
-  contacts: (near) => nodesOfPort(near).map(([contact]) => contact),
+  contacts: ({ connector }) => contactsOf(connector),
 };
 
 /** The layout with headphones, in each socket that could feed them, at what costs least there. */

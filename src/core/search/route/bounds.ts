@@ -1,88 +1,180 @@
 import { mate } from '../../plugs';
 import type { Part, PartPort } from '../../parts';
-import { exitKinds } from './exit-kinds';
+import type { OpenEnd } from '../ends';
 import { Heap } from './heap';
-import { compareCosts, costOfOneMore, NOTHING, plus, useOf, type Cost } from './inventory';
-import type { Drawer } from '../drawer';
+import { costFor, costOfOneMore, useOf, type Purse } from './inventory';
 import type { Pool } from './pool';
+import { givesVolts, isPassive, probesAt, spotsOf, waysThrough, type Spot, type Way } from './ways';
 
-const kindOf = (port: PartPort): string => `${port.connector} ${port.gender}`;
+/** The least weights that are still to be paid; Infinity where nothing leads on. */
+export interface Bounds {
+  /** From an open end. */
+  readonly from: (end: OpenEnd) => number;
+  /** From an open end over a part that is put on it, that part itself not counted. */
+  readonly over: (end: OpenEnd, part: Part) => number;
+}
+
+type Half = Pick<PartPort, 'connector' | 'gender'>;
+
+/** From one spot to another, what the cheapest part weighs: any, one that lets a feed through, one that feeds. */
+interface Edge {
+  readonly from: Spot;
+  any: number;
+  passive: number;
+  feeding: number;
+}
+
+interface Graph {
+  /** By the spot that they lead to. */
+  readonly into: ReadonlyMap<Spot, readonly Edge[]>;
+  readonly halves: readonly Half[];
+}
+
+const halfOf = (spot: Spot): Half => {
+  const [connector, gender] = spot.split(' ') as [Half['connector'], Half['gender']];
+  return { connector, gender };
+};
+
+const waysIn = new WeakMap<Pool, readonly Way[]>();
+
+/** Every way through a part of the pool, from whatever could come to it. */
+function allWays(pool: Pool): readonly Way[] {
+  const known = waysIn.get(pool);
+  if (known) return known;
+  const halves = new Map<string, Half>();
+  for (const part of pool.parts) {
+    for (const { connector, gender } of part.ports) {
+      const half: Half = { connector, gender: gender === 'plug' ? 'jack' : 'plug' };
+      halves.set(`${half.connector} ${half.gender}`, half);
+    }
+  }
+  const found = pool.parts.flatMap((part) =>
+    [...halves.values()].flatMap((half) =>
+      part.ports.some((port) => mate(half, port).fits) ? waysThrough(part, half) : [],
+    ),
+  );
+  waysIn.set(pool, found);
+  return found;
+}
+
+const graphs = new WeakMap<Pool, { readonly purse: Purse; readonly byWanted: Map<string, Graph> }>();
+
+function graphOf(pool: Pool, purse: Purse, wanted: number, twoSides: boolean): Graph {
+  const known = graphs.get(pool);
+  const store = known?.purse === purse ? known : { purse, byWanted: new Map<string, Graph>() };
+  graphs.set(pool, store);
+  const key = `${wanted} ${twoSides}`;
+  const found = store.byWanted.get(key);
+  if (found) return found;
+  const edges = new Map<Spot, Map<Spot, Edge>>();
+  const weights = new Map<Part, number>();
+  for (const { part, from, to, passive, gives, oneSided } of allWays(pool)) {
+    if (twoSides && oneSided) continue;
+    const weight = weights.get(part) ?? costOfOneMore(part, useOf([]), purse).weight;
+    weights.set(part, weight);
+    const into = edges.get(to) ?? new Map<Spot, Edge>();
+    edges.set(to, into);
+    const edge = into.get(from) ?? { from, any: Infinity, passive: Infinity, feeding: Infinity };
+    into.set(from, edge);
+    edge.any = Math.min(edge.any, weight);
+    if (passive) edge.passive = Math.min(edge.passive, weight);
+    if (gives >= wanted) edge.feeding = Math.min(edge.feeding, weight);
+  }
+  const kinds = new Map<string, Half>();
+  for (const [to, from] of edges)
+    for (const spot of [to, ...from.keys()]) {
+      const half = halfOf(spot);
+      kinds.set(`${half.connector} ${half.gender}`, half);
+    }
+  const graph: Graph = {
+    into: new Map([...edges].map(([to, from]) => [to, [...from.values()]])),
+    halves: [...kinds.values()],
+  };
+  store.byWanted.set(key, graph);
+  return graph;
+}
+
+/** What a source still wants, V; 0 where nothing. */
+const wantedBy = (end: OpenEnd): number => Math.max(0, ...(end.analogue?.wants ?? []).map(({ volts }) => volts));
+
+/** A probe for what comes by pairs of outputs, each a side. */
+const inPairs = (end: OpenEnd): OpenEnd =>
+  end.analogue
+    ? { ...end, analogue: { ...end.analogue, sides: 'two by pair' }, state: `${end.state} two by pair` }
+    : end;
+
+interface Goal {
+  readonly part: Part;
+  readonly ports: readonly PartPort[];
+  readonly accepts: (port: PartPort, end: OpenEnd) => boolean;
+}
 
 /**
- * The least that any chain from a port of some kind to one of the goals can cost, whatever lies on its contacts: parts are
- * taken as if each were the first of its like. Undefined where no chain of connectors leads there. An admissible bound
- * for a best-first search (Hart, Nilsson and Raphael 1968).
+ * The least that any chain from an open end to one of a part's ports can weigh, by what lies on its contacts: parts are taken as
+ * if each were the first of its like, and each sound by itself. An admissible bound for a best-first search (Hart, Nilsson and
+ * Raphael 1968). What a source wants to be fed with must be met on the way or at the goal.
  */
-function readBounds(
-  goals: readonly PartPort[],
-  pool: Pool,
-  drawer: Drawer,
-): (port: PartPort) => Cost | undefined {
-  const none = useOf([]);
-  const least = new Map<string, Cost>();
-  const queue = new Heap<{ kind: string; port: PartPort; cost: Cost }>((a, b) =>
-    compareCosts(a.cost, b.cost),
-  );
-  const exits = exitKinds(pool);
-  // A port's bound counts what stands after it: a goal's other half costs the last joint alone.
-  const reached = (ahead: PartPort, cost: Cost) => {
-    for (const { part, exit, entry } of exits) {
-      if (!mate(exit, ahead).fits) continue;
-      const total = plus(cost, costOfOneMore(part, none, drawer));
-      queue.push({ kind: kindOf(entry), port: entry, cost: total });
+export function boundsTo(goal: Goal, starts: readonly OpenEnd[], pool: Pool, purse: Purse): Bounds {
+  const wanted = Math.max(0, ...starts.map(wantedBy));
+  const twoSides = starts.some(({ analogue }) => analogue?.sides.startsWith('two'));
+  const { into, halves } = graphOf(pool, purse, wanted, twoSides);
+  const kinds = new Map([...halves, ...starts.map(({ port }) => port)].map((h) => [`${h.connector} ${h.gender}`, h]));
+  const last = costFor(0, 0, 1, purse).weight;
+  // What lets a feed through leaves it to what follows.
+  const feeds = givesVolts(goal.part) >= wanted || (isPassive(goal.part) && !goal.part.host);
+  /** By spot, with and without a want that is still to be met. */
+  const least = { met: new Map<Spot, number>(), wanting: new Map<Spot, number>() };
+  const queue = new Heap<{ spot: Spot; weight: number; wanting: boolean }>((a, b) => a.weight - b.weight);
+  for (const half of kinds.values()) {
+    for (const port of goal.ports) {
+      if (!mate(half, port).fits) continue;
+      for (const { spot, end } of probesAt(goal.part, port, half)) {
+        if (!goal.accepts(port, twoSides ? inPairs(end) : end)) continue;
+        queue.push({ spot, weight: last, wanting: false });
+        if (wanted > 0 && feeds) queue.push({ spot, weight: last, wanting: true });
+      }
     }
-  };
-  const last: Cost = { ...NOTHING, joints: 1 };
-  const direct = new Set(goals.map(kindOf));
-  for (const goal of goals) reached(goal, last);
-  for (let next = queue.pop(); next; next = queue.pop()) {
-    if (least.has(next.kind)) continue;
-    least.set(next.kind, next.cost);
-    reached(next.port, next.cost);
   }
-  const cache = new Map<string, Cost | undefined>();
-  return (port) => {
-    const key = kindOf(port);
-    if (cache.has(key)) return cache.get(key);
-    let best: Cost | undefined;
-    const offer = (cost: Cost | undefined) => {
-      if (cost && (!best || compareCosts(cost, best) < 0)) best = cost;
-    };
-    for (const goal of goals) if (direct.has(kindOf(goal)) && mate(port, goal).fits) offer(last);
-    for (const [kind, cost] of least) {
-      const [connector, gender] = kind.split(' ') as [PartPort['connector'], PartPort['gender']];
-      if (mate(port, { connector, gender }).fits) offer(cost);
+  for (let next = queue.pop(); next; next = queue.pop()) {
+    const { spot, weight, wanting } = next;
+    const reached = wanting ? least.wanting : least.met;
+    if (reached.has(spot)) continue;
+    reached.set(spot, weight);
+    for (const { from, any, passive, feeding } of into.get(spot) ?? []) {
+      if (!wanting && Number.isFinite(any)) queue.push({ spot: from, weight: weight + any, wanting: false });
+      const more = wanting ? passive : feeding;
+      if (wanted > 0 && Number.isFinite(more)) queue.push({ spot: from, weight: weight + more, wanting: true });
     }
-    cache.set(key, best);
+  }
+  const at = (spot: Spot, wanting: boolean) => (wanting ? least.wanting : least.met).get(spot) ?? Infinity;
+  const overs = new Map<Part, Map<string, number>>();
+  /** By spot from which a part is entered, with and without a want: the least of the spots at which it is left. */
+  const oversOf = (part: Part, half: Half): ReadonlyMap<string, number> => {
+    const known = overs.get(part) ?? new Map<string, number>();
+    overs.set(part, known);
+    const key = `${half.connector} ${half.gender}`;
+    if (known.has(key)) return known;
+    known.set(key, 0);
+    const put = (spot: string, weight: number) => known.set(spot, Math.min(known.get(spot) ?? Infinity, weight));
+    for (const { from, to, passive, gives, oneSided } of waysThrough(part, half)) {
+      if (twoSides && oneSided) continue;
+      put(from, at(to, false));
+      if (passive) put(`wanting ${from}`, at(to, true));
+      if (gives >= wanted) put(`wanting ${from}`, at(to, false));
+    }
+    return known;
+  };
+  const leastOf = (end: OpenEnd, weightAt: (spot: Spot, wanting: boolean) => number): number => {
+    const wanting = wantedBy(end) > 0;
+    let best = Infinity;
+    for (const spot of spotsOf(end)) best = Math.min(best, weightAt(spot, wanting));
     return best;
   };
-}
-
-type Bounds = (port: PartPort) => Cost | undefined;
-const kept = new WeakMap<Pool, { drawer: Drawer; byGoals: Map<string, Bounds> }>();
-
-/** The same, kept by the kinds of port that the goals have. */
-export function boundsTo(goals: readonly PartPort[], pool: Pool, drawer: Drawer): Bounds {
-  const known = kept.get(pool);
-  const store = known && known.drawer === drawer ? known : { drawer, byGoals: new Map<string, Bounds>() };
-  kept.set(pool, store);
-  const key = [...new Set(goals.map(kindOf))].sort().join('|');
-  const bounds = store.byGoals.get(key) ?? readBounds(goals, pool, drawer);
-  store.byGoals.set(key, bounds);
-  return bounds;
-}
-
-/** The least that any chain to one of some parts can cost, that part included. */
-export function boundsVia(parts: readonly Part[], pool: Pool, drawer: Drawer): Bounds {
-  const bounds = boundsTo(
-    parts.flatMap((part) => part.ports),
-    pool,
-    drawer,
-  );
-  const own = parts.map((part) => costOfOneMore(part, useOf([]), drawer)).sort(compareCosts)[0];
-  if (!own) return () => undefined;
-  return (port) => {
-    const ahead = bounds(port);
-    return ahead && plus(ahead, own);
+  return {
+    from: (end) => leastOf(end, at),
+    over: (end, part) => {
+      const known = oversOf(part, end.port);
+      return leastOf(end, (spot, wanting) => known.get(wanting ? `wanting ${spot}` : spot) ?? Infinity);
+    },
   };
 }

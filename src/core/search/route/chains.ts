@@ -1,20 +1,22 @@
 import { type Part, type PartPort, isWiring } from '../../parts';
-import { boundsTo, boundsVia } from './bounds';
-import { across, couldRecord, isBridged, wordsOf, type OpenEnd } from './ends';
+import type { OpenEnd } from '../ends';
+import { boundsTo, type Bounds } from './bounds';
 import { Heap } from './heap';
 import {
   compareCosts,
-  comparePrices,
+  compareWeights,
+  costFor,
   costOfOneMore,
   NOTHING,
   plus,
   useAlso,
   useOf,
   type Cost,
+  type Purse,
   type Used,
 } from './inventory';
-import type { Drawer } from '../drawer';
-import { stateOf, type Pool } from './pool';
+import { firstOfEach, sameSocket, type Entry, type Pool } from './pool';
+import { reachAfter, standsApart, type Reach } from './standing';
 
 /** A part of a chain, entered by one port and left by another. */
 export interface Link {
@@ -29,7 +31,7 @@ export interface PartChain {
   readonly links: readonly Link[];
   readonly to: PartPort;
   readonly kind: string;
-  /** What makes it electrically another chain: its boxes, what lay on their contacts, and what comes to its end. */
+  /** What makes it electrically another chain: its boxes, and what comes to its end. */
   readonly way: string;
   readonly cost: Cost;
 }
@@ -39,17 +41,21 @@ interface Node {
   readonly end: OpenEnd;
   readonly links: readonly Link[];
   readonly used: Used;
-  /** Every box on the way with what lay on its contacts. */
+  /** Every box on the way. */
   readonly path: string;
   readonly cost: Cost;
   /** It has been through a part that every chain has to lead through, or there is none such. */
   readonly passed: boolean;
+  /** How far it reaches from the last thing that stands somewhere. */
+  readonly reach: Reach;
   /** What its beginning brings with it. */
   readonly extra: Cost;
   /** The least that the whole chain can cost. */
   readonly bound: Cost;
   /** The goal that its open end goes into; absent while it grows. */
   readonly to?: PartPort;
+  /** What is to be put on its open end; what comes of it is worked out when it is its turn. */
+  readonly next?: Entry;
 }
 
 export interface ChainSearch {
@@ -58,9 +64,9 @@ export interface ChainSearch {
   /** Ports of the goal that may be reached. */
   readonly ports: readonly PartPort[];
   readonly pool: Pool;
-  readonly drawer: Drawer;
-  /** Whether what arrives at a port of the goal is any use there; what a recorder could record where absent. */
-  readonly accepts?: (port: PartPort, end: OpenEnd) => boolean;
+  readonly purse: Purse;
+  /** Whether what arrives at a port of the goal is any use there. */
+  readonly accepts: (port: PartPort, end: OpenEnd) => boolean;
   readonly longest: number;
   /** What a chain that begins at an end brings with it beside its parts, such as a supply for the source. */
   readonly extra?: (start: OpenEnd) => Cost;
@@ -72,19 +78,21 @@ export interface ChainSearch {
   readonly ceiling?: () => Cost | undefined;
 }
 
-const signatureOf = ({ from, end, path }: Node): string => `${from.id}|${path}|${stateOf(end)}`;
+const signatureOf = ({ from, end, path, reach }: Node): string =>
+  `${from.id}|${path}|${reach}|${end.state}`;
 
 /**
  * Whether `a` can stand for `b` in every chain that goes on from either: it costs no more even where everything that it
  * took from the drawer beyond what `b` took has to be bought again.
  */
-function standsFor(a: Node, b: Node, drawer: Drawer, prices: ReadonlyMap<string, number>): boolean {
+function standsFor(a: Node, b: Node, purse: Purse, prices: ReadonlyMap<string, number>): boolean {
   let again: Cost = a.cost;
   for (const [id, count] of a.used) {
-    const more = Math.min(count, drawer[id] ?? 0) - Math.min(b.used.get(id) ?? 0, drawer[id] ?? 0);
-    if (more > 0) again = plus(again, { purchases: more, price: more * (prices.get(id) ?? 0), joints: 0 });
+    const owned = purse.drawer[id] ?? 0;
+    const more = Math.min(count, owned) - Math.min(b.used.get(id) ?? 0, owned);
+    if (more > 0) again = plus(again, costFor(more, more * (prices.get(id) ?? 0), 0, purse));
   }
-  return compareCosts(again, b.cost) <= 0 && a.links.length <= b.links.length;
+  return compareWeights(again, b.cost) <= 0 && a.links.length <= b.links.length;
 }
 
 /** Sockets of one kind on a part do not make two ways. */
@@ -100,21 +108,24 @@ export const kindOfChain = (
     '>',
   );
 
-/** Grows chains from open ends to a goal, the cheapest first; of chains of one kind only the best goes on. */
+/** Grows chains from open ends to a goal, the cheapest first; of chains of one kind and state only the best goes on. */
 export class ChainFinder {
   private readonly queue = new Heap<Node>((a, b) => compareCosts(a.bound, b.bound));
   private readonly reached = new Map<string, Node[]>();
   private readonly accepted = new Map<string, boolean>();
   private readonly prices: ReadonlyMap<string, number>;
-  private readonly least: (port: PartPort) => Cost | undefined;
-  private readonly leastVia: ((port: PartPort) => Cost | undefined) | undefined;
+  private readonly least: Bounds;
+  /** What the cheapest of the parts that every chain has to lead through weighs. */
+  private readonly via: number;
   /** How many open ends have been looked at. */
   expanded = 0;
 
   constructor(private readonly search: ChainSearch) {
     this.prices = new Map(search.pool.parts.map((part) => [part.id, part.price]));
-    this.least = boundsTo(search.ports, search.pool, search.drawer);
-    this.leastVia = search.via && boundsVia(search.via, search.pool, search.drawer);
+    const { goal: part, ports, accepts, purse } = search;
+    this.least = boundsTo({ part, ports, accepts }, search.starts, search.pool, purse);
+    const vias = (search.via ?? []).map((one) => costOfOneMore(one, useOf([]), purse).weight);
+    this.via = search.via ? Math.min(Infinity, ...vias) + costFor(0, 0, 1, purse).weight : 0;
     for (const end of search.starts) {
       this.grow({
         from: end.port,
@@ -122,6 +133,7 @@ export class ChainFinder {
         links: [],
         used: useOf([]),
         path: '',
+        reach: reachAfter(undefined, end.part, end.port),
         extra: search.extra?.(end) ?? NOTHING,
         passed: search.via === undefined,
         cost: NOTHING,
@@ -144,21 +156,25 @@ export class ChainFinder {
         links: node.links,
         to: node.to,
         kind: kindOfChain(node.from, node.links, node.to),
-        way: `${node.path}>${node.to.id} ${wordsOf(node.end.labels)}`,
+        way: `${node.path}>${sameSocket(node.to)} ${node.end.state}`,
         cost: node.cost,
       };
     }
+    if (node.next) {
+      this.put(node, node.next);
+      return undefined;
+    }
     this.expanded += 1;
-    if (this.isSettled(node)) return undefined;
+    if (this.isDominated(node)) return undefined;
     this.arrive(node);
     if (node.links.length < this.search.longest) this.extend(node);
     return undefined;
   }
 
-  private isSettled(node: Node): boolean {
+  private isDominated(node: Node): boolean {
     const key = signatureOf(node);
     const others = this.reached.get(key) ?? [];
-    if (others.some((other) => standsFor(other, node, this.search.drawer, this.prices))) return true;
+    if (others.some((other) => standsFor(other, node, this.search.purse, this.prices))) return true;
     this.reached.set(key, [...others, node]);
     return false;
   }
@@ -168,49 +184,62 @@ export class ChainFinder {
   }
 
   /** The least that is still to be paid from an open end. */
-  private ahead(port: PartPort, passed: boolean): Cost | undefined {
-    return passed ? this.least(port) : this.leastVia?.(port);
+  private ahead(end: OpenEnd, passed: boolean): Cost | undefined {
+    const weight = Math.max(this.least.from(end), passed ? 0 : this.via);
+    return Number.isFinite(weight) ? { ...NOTHING, weight } : undefined;
   }
 
   private arrive(node: Node): void {
     if (!node.passed) return;
-    const { ports, goal } = this.search;
-    for (const port of ports) {
-      const labels = across(node.end, port);
-      if (!labels || isBridged(node.end.port, goal, port)) continue;
-      const end = { ...node.end, labels };
-      if (!this.isAccepted(port, end)) continue;
-      const cost = plus(node.cost, { ...NOTHING, joints: 1 });
-      this.queue.push({ ...node, end, cost, bound: plus(cost, node.extra), to: port });
+    const { ports, goal, purse } = this.search;
+    for (const port of firstOfEach(ports)) {
+      if (standsApart(node.reach, goal, port) || !this.isAccepted(port, node.end)) continue;
+      const cost = plus(node.cost, costFor(0, 0, 1, purse));
+      this.queue.push({ ...node, cost, bound: plus(cost, node.extra), to: port });
     }
   }
 
   private isAccepted(port: PartPort, end: OpenEnd): boolean {
-    const key = `${port.id}|${stateOf(end)}`;
+    const key = `${port.id}|${end.state}`;
     const known = this.accepted.get(key);
     if (known !== undefined) return known;
-    const { accepts, goal } = this.search;
-    const good = accepts ? accepts(port, end) : couldRecord(goal, port, end.labels, end.wants);
+    const good = this.search.accepts(port, end);
     this.accepted.set(key, good);
     return good;
   }
 
+  /** Every part that could be put on, for when it is its turn. */
   private extend(node: Node): void {
-    for (const { part, entry, end, says } of this.search.pool.stepsFrom(node.end)) {
-      const cost = plus(node.cost, costOfOneMore(part, node.used, this.search.drawer));
+    const { pool, purse, budget = Infinity, ceiling } = this.search;
+    const most = ceiling?.();
+    for (const next of pool.entriesFor(node.end)) {
+      const { part, port } = next;
+      if (standsApart(node.reach, part, port)) continue;
+      const ahead = this.least.over(node.end, part);
+      if (!Number.isFinite(ahead)) continue;
+      const cost = plus(node.cost, costOfOneMore(part, node.used, purse));
+      if (cost.price > budget) continue;
       const passed = node.passed || this.isVia(part);
-      const ahead = this.ahead(end.port, passed);
-      if (!ahead || cost.price > (this.search.budget ?? Infinity)) continue;
-      const bound = plus(plus(cost, ahead), node.extra);
-      const { ceiling } = this.search;
-      const most = ceiling?.();
-      if (most && comparePrices(bound, most) > 0) continue;
-      this.queue.push({
+      const least = { ...NOTHING, weight: Math.max(ahead, passed ? 0 : this.via) };
+      const bound = plus(plus(cost, least), node.extra);
+      if (most && compareWeights(bound, most) > 0) continue;
+      this.queue.push({ ...node, bound, next });
+    }
+  }
+
+  /** Puts a part on an open end. */
+  private put(node: Node, next: Entry): void {
+    const { part, port: entry } = next;
+    const { pool, purse } = this.search;
+    const cost = plus(node.cost, costOfOneMore(part, node.used, purse));
+    const passed = node.passed || this.isVia(part);
+    for (const { end, says } of pool.stepsOver(node.end, next)) {
+      this.grow({
         from: node.from,
         end,
-        bound,
         cost,
         passed,
+        reach: reachAfter(node.reach, part, end.port),
         extra: node.extra,
         links: [...node.links, { part, entry, exit: end.port }],
         used: useAlso(node.used, part),
@@ -220,7 +249,7 @@ export class ChainFinder {
   }
 
   private grow(node: Omit<Node, 'bound'>): void {
-    const ahead = this.ahead(node.end.port, node.passed);
+    const ahead = this.ahead(node.end, node.passed);
     if (ahead) this.queue.push({ ...node, bound: plus(plus(node.cost, ahead), node.extra) });
   }
 }

@@ -1,5 +1,4 @@
 import type { PortRef } from '../../rig';
-import { settingOf } from '../../rig';
 import { type Part, supplySockets } from '../../parts';
 import { isTaken, pieceOf, type Layout } from './layout';
 
@@ -25,16 +24,17 @@ function firstBox(layout: Layout, host: string, port: string): string | undefine
   while (far && !seen.has(far.part)) {
     seen.add(far.part);
     const piece = pieceOf(layout, far.part);
-    if (!piece || piece.part.bus || piece.part.hub) return piece?.id;
+    if (!piece || piece.part.bus || piece.part.hub || piece.part.outlets) return piece?.id;
     const other: string | undefined = piece.part.ports.find((p) => p.id !== far?.port)?.id;
     far = other === undefined ? undefined : farEnd(layout, { part: piece.id, port: other });
   }
   return undefined;
 }
 
-/** Sockets at which a charger for a host could still be plugged in: of the first box at each of its digital ports. */
+/** Where a charger for a host could still be plugged in: a digital port of its own that is free, or the first box at one. */
 export const chargingSockets = (layout: Layout, host: string): PortRef[] =>
   (pieceOf(layout, host)?.part.host?.busPorts ?? []).flatMap(({ port }) => {
+    if (!isTaken(layout, { part: host, port })) return [{ part: host, port }];
     const box = firstBox(layout, host, port);
     const part = box === undefined ? undefined : pieceOf(layout, box)?.part;
     return box !== undefined && part
@@ -42,30 +42,19 @@ export const chargingSockets = (layout: Layout, host: string): PortRef[] =>
       : [];
   });
 
-/**
- * Whether a host charges, or may, while it records: a digital port of it is free for a charger, it has none to fill, or what
- * fills it passes a supply on.
- */
+/** A host that has no digital port charges by a socket of its own, which is nothing to ask about. */
+const chargesByItself = (layout: Layout, host: string): boolean =>
+  (pieceOf(layout, host)?.part.host?.busPorts ?? []).length === 0;
+
+/** Whether a host charges while it records: a charger is in a port of its own, or in the socket of what fills it. */
 export function suppliedPorts(layout: Layout, host: string): boolean {
-  const piece = pieceOf(layout, host);
-  const ports = piece?.part.host?.busPorts ?? [];
-  if (!piece || ports.length === 0 || ports.some(({ port }) => !isTaken(layout, { part: host, port })))
-    return true;
-  return ports.some(({ port }) => {
+  if (chargesByItself(layout, host)) return true;
+  return (pieceOf(layout, host)?.part.host?.busPorts ?? []).some(({ port }) => {
     const box = firstBox(layout, host, port);
     const found = box === undefined ? undefined : pieceOf(layout, box);
     if (!found) return false;
-    const laid = {
-      placed: { id: found.id, part: found.part.id, ...(found.settings && { settings: found.settings }) },
-      part: found.part,
-    };
-    const bySwitch = (found.part.hub?.supplied ?? []).some(
-      (source) => 'setting' in source && settingOf(laid, source.setting) === source.is,
-    );
-    return (
-      bySwitch ||
-      chargeSockets(found.part).some((socket) => isTaken(layout, { part: found.id, port: socket }))
-    );
+    if (found.part.outlets) return true;
+    return chargeSockets(found.part).some((socket) => isTaken(layout, { part: found.id, port: socket }));
   });
 }
 

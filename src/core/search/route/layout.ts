@@ -1,9 +1,9 @@
+import { applyEdit, freshId, type Joint, type PortRef, type Rig } from '../../rig';
 import type { AppId } from '../../apps';
 import type { Part } from '../../parts';
-import { applyEdit, freshId, type Joint, type PortRef, type Rig } from '../../rig';
 import type { PartChain } from './chains';
-import { costOf, type Cost } from './inventory';
-import type { Drawer } from '../drawer';
+import { costFor, NOTHING, plus, type Cost, type Purse } from './inventory';
+import { priceOf } from './lengths';
 import type { RouteRequest } from './request';
 
 /** A part of a layout by the id that it bears in the rig. */
@@ -13,6 +13,7 @@ export interface Piece {
   readonly label?: string;
   readonly app?: AppId;
   readonly settings?: Rig['parts'][number]['settings'];
+  /** Metres of a lead that is not as long as its kind is by itself. */
   readonly length?: number;
 }
 
@@ -27,17 +28,55 @@ export interface Layout {
   readonly given?: string;
 }
 
+/** The pieces that were put between. */
+export const betweenPieces = ({ pieces, sources, recorders, given }: Layout): Piece[] =>
+  pieces.filter(({ id }) => !sources.includes(id) && !recorders.includes(id) && id !== given);
+
 /** The parts that were put between. */
-export const between = ({ pieces, sources, recorders, given }: Layout): Part[] =>
-  pieces.flatMap(({ id, part }) =>
-    sources.includes(id) || recorders.includes(id) || id === given ? [] : [part],
-  );
+export const between = (layout: Layout): Part[] => betweenPieces(layout).map(({ part }) => part);
+
+/** A piece with its price as long as it is. */
+export interface Item {
+  readonly part: Part;
+  readonly price: number;
+  /** Metres of a lead. */
+  readonly length?: number;
+}
+
+/** What has to be bought, one entry a piece, and what comes from the drawer. Of owned leads the long ones go where length is needed. */
+export function split(layout: Layout, { drawer, lengths }: Pick<Purse, 'drawer' | 'lengths'>): { buy: Item[]; own: Item[] } {
+  const [buy, own]: Item[][] = [[], []];
+  const free = new Map<string, number[]>();
+  const owned = (part: Part): number[] => {
+    const known = free.get(part.id);
+    if (known) return known;
+    const written = [...(lengths?.[part.id] ?? [])].slice(0, drawer[part.id] ?? 0);
+    const rest = Math.max(0, (drawer[part.id] ?? 0) - written.length);
+    const all = [...written, ...new Array<number>(rest).fill(part.length ?? 0)].sort((a, b) => a - b);
+    free.set(part.id, all);
+    return all;
+  };
+  const pieces = [...betweenPieces(layout)].sort((a, b) => (b.length ?? 0) - (a.length ?? 0));
+  for (const { part, length } of pieces) {
+    const stock = owned(part);
+    const metres = length ?? part.length;
+    const at = stock.findIndex((has) => has >= (length ?? 0) - 1e-9);
+    if (at >= 0) {
+      const [has] = stock.splice(at, 1);
+      own?.push({ part, price: 0, ...(metres !== undefined && has !== undefined && { length: has }) });
+    } else {
+      buy?.push({ part, price: priceOf(part, length), ...(metres !== undefined && { length: metres }) });
+    }
+  }
+  return { buy: buy ?? [], own: own ?? [] };
+}
 
 /** What the parts between cost, and how many joints there are to make. */
-export const layoutCost = (layout: Layout, drawer: Drawer): Cost => ({
-  ...costOf(between(layout), drawer),
-  joints: layout.joints.length,
-});
+export function layoutCost(layout: Layout, purse: Purse): Cost {
+  const { buy } = split(layout, purse);
+  const bought = buy.reduce((sum, { price }) => plus(sum, costFor(1, price, 0, purse)), NOTHING);
+  return plus(bought, costFor(0, 0, layout.joints.length, purse));
+}
 
 export const isTaken = (layout: Layout, ref: PortRef): boolean =>
   layout.joints.some(

@@ -2,30 +2,22 @@ import type { PartChain, ChainFinder } from './chains';
 import { Heap } from './heap';
 import { compareCosts, NOTHING, plus, type Cost } from './inventory';
 
-/** No more chains of one leg than this are combined with those of the others. */
-const MOST_OF_A_LEG = 10;
-/** Nor more than this that have the same boxes and differ in their leads alone. */
-const MOST_OF_A_KIND = 2;
-
-/** The chains of one leg as they are found. */
-class Leg {
+/** The chains of one leg as they are found; legs that ask the same share them. */
+export class Leg {
   readonly found: PartChain[] = [];
   private readonly ways = new Set<string>();
   constructor(private readonly finder: ChainFinder) {}
 
   /** The least that the chain of this number can cost; undefined where there is none. */
   costAt(index: number): Cost | undefined {
-    const known = this.found[index];
-    if (known) return known.cost;
-    return this.found.length >= MOST_OF_A_LEG ? undefined : this.finder.bound;
+    return this.found[index]?.cost ?? this.finder.bound;
   }
 
   /** One step toward the chain of this number; gives it once it is there. */
   at(index: number): PartChain | undefined {
     if (this.found[index]) return this.found[index];
     const chain = this.finder.step();
-    const alike = chain ? this.found.filter((known) => known.kind === chain.kind).length : 0;
-    if (chain && !this.ways.has(chain.way) && alike < MOST_OF_A_KIND) {
+    if (chain && !this.ways.has(chain.way)) {
       this.ways.add(chain.way);
       this.found.push(chain);
     }
@@ -39,15 +31,13 @@ interface Choice {
   readonly cost: Cost;
 }
 
-/** Combinations of one chain for each leg, the cheapest sum first. */
+/** Combinations of one chain for each leg, the cheapest sum first (k best derivations, lazily: Huang and Chiang 2005, algorithm 3). */
 export class Legs {
-  private readonly legs: readonly Leg[];
   private readonly waiting = new Heap<Choice>((a, b) => compareCosts(a.cost, b.cost));
   private readonly seen = new Set<string>();
 
-  constructor(finders: readonly ChainFinder[]) {
-    this.legs = finders.map((finder) => new Leg(finder));
-    this.offer(finders.map(() => 0));
+  constructor(private readonly legs: readonly Leg[]) {
+    this.offer(legs.map(() => 0));
   }
 
   private costOf(indices: readonly number[]): Cost | undefined {
@@ -96,8 +86,12 @@ export class Legs {
       chains.push(chain);
     }
     this.waiting.pop();
-    for (const leg of indices.keys())
-      this.offer(indices.map((index, at) => (at === leg ? index + 1 : index)));
+    for (const leg of indices.keys()) {
+      const next = indices.map((index, at) => (at === leg ? index + 1 : index));
+      // Legs that are one and the same are dealt their chains in one order only.
+      const inOrder = next.every((index, at) => this.legs[at] !== this.legs[at - 1] || index >= (next[at - 1] ?? 0));
+      if (inOrder) this.offer(next);
+    }
     return chains;
   }
 }

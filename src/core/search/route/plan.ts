@@ -6,23 +6,25 @@ import { type Part } from '../../parts';
 import { slug } from '../../schema';
 import type { Verdict } from '../../judge';
 import type { Rig } from '../../rig';
-import { comparePrices, split, type Cost } from './inventory';
-import { between } from './layout';
+import { compareWeights, plus, type Cost } from './inventory';
+import { split, type Layout } from './layout';
 import { compareFound, gradeOf, qualityOf, type Found } from './rank';
 import { firstRequestProblem, wishesMade, type RequestProblem } from './request-problems';
 import type { RouteRequest, WishName } from './request';
-import { LIMITS, search, type Progress, type SearchLimits } from './search';
+import { LIMITS, purseOf, search, type Progress, type SearchLimits } from './search';
 
 /** What comes from where. */
 export interface Item {
   readonly part: string;
   readonly name: string;
   readonly price: number;
+  /** Metres of a lead. */
+  readonly length?: number;
 }
 
 /** What decides between a route and the one before it, with both values. */
 export interface Lost {
-  readonly by: 'evidence' | 'purchases' | 'price' | 'noise' | 'joints' | 'nothing';
+  readonly by: 'evidence' | 'overruns' | 'weight' | 'noise' | 'joints' | 'nothing';
   readonly here: number;
   readonly before: number;
 }
@@ -71,14 +73,25 @@ export interface Plan {
   readonly complete: boolean;
 }
 
-const itemOf = ({ id, name, price }: Part): Item => ({ part: id, name, price });
+/** What has to be bought for a layout, and what comes from the drawer. */
+function itemsOf(layout: Layout, request: RouteRequest): { buy: Item[]; own: Item[] } {
+  const { buy, own } = split(layout, purseOf(request));
+  const items = (some: typeof buy): Item[] =>
+    some.map(({ part: { id, name }, price, length }) => ({
+      part: id,
+      name,
+      price,
+      ...(length !== undefined && { length }),
+    }));
+  return { buy: items(buy), own: items(own) };
+}
 
 /** The first thing in which a route comes after the one before it. */
 function lostTo(here: Found, before: Found): Lost {
   const pairs: readonly (readonly [Lost['by'], number, number])[] = [
     ['evidence', gradeOf(here.judged), gradeOf(before.judged)],
-    ['purchases', here.cost.purchases, before.cost.purchases],
-    ['price', here.cost.price, before.cost.price],
+    ['overruns', here.overruns, before.overruns],
+    ['weight', here.cost.weight, before.cost.weight],
     ['noise', qualityOf(here.judged), qualityOf(before.judged)],
     ['joints', here.cost.joints, before.cost.joints],
   ];
@@ -93,14 +106,13 @@ function named(rig: Rig, request: RouteRequest): Rig {
 
 function routeOf(found: Found, index: number, before: Found | undefined, request: RouteRequest): Route {
   const { rig, judged } = polish(found.rig, found.judged);
-  const parts = between(found.layout);
-  const { buy, own } = split(parts, request.drawer ?? {});
+  const { buy, own } = itemsOf(found.layout, request);
   return {
     rank: index + 1,
     verdict: judged.verdict,
     cost: found.cost.price,
-    buy: buy.map(itemOf),
-    own: own.map(itemOf),
+    buy,
+    own,
     parts: found.layout.pieces.map(({ part }) => part.id),
     joints: found.layout.joints.length,
     arrives: judged.arrives,
@@ -139,8 +151,8 @@ function* withSecond(
   const pairs: Pair[] = [];
   for (const found of first.found) {
     const drawer = { ...request.drawer };
-    for (const part of split(between(found.layout), request.drawer ?? {}).buy) {
-      drawer[part.id] = (drawer[part.id] ?? 0) + 1;
+    for (const { part } of itemsOf(found.layout, request).buy) {
+      drawer[part] = (drawer[part] ?? 0) + 1;
     }
     const budget = wishes.budget === undefined ? {} : { budget: wishes.budget - found.cost.price };
     const question: RouteRequest = {
@@ -154,14 +166,10 @@ function* withSecond(
     complete &&= answer.complete;
     const [second] = answer.found;
     if (!second) continue;
-    const total = {
-      purchases: found.cost.purchases + second.cost.purchases,
-      price: found.cost.price + second.cost.price,
-      joints: found.cost.joints + second.cost.joints,
-    };
+    const total = plus(found.cost, second.cost);
     pairs.push({ found, second, total });
   }
-  pairs.sort((a, b) => comparePrices(a.total, b.total) || compareFound(a.found, b.found));
+  pairs.sort((a, b) => compareWeights(a.total, b.total) || compareFound(request.prefer)(a.found, b.found));
   return { pairs: pairs.slice(0, limits.count), searched, complete };
 }
 
@@ -177,7 +185,7 @@ function* routesFor(request: RouteRequest, limits: SearchLimits, catalogue?: rea
     const drawer = { ...request.drawer };
     for (const { part } of route.buy) drawer[part] = (drawer[part] ?? 0) + 1;
     const polished = polish(second.rig, second.judged);
-    const more = split(between(second.layout), drawer).buy.map(itemOf);
+    const more = itemsOf(second.layout, { ...request, drawer }).buy;
     const also = { buy: more, cost: second.cost.price, rig: named(polished.rig, request) };
     return { ...route, cost: total.price, also };
   });

@@ -1,8 +1,7 @@
 import { mate } from '../../plugs';
-import { type Part, type PartPort, isSupply } from '../../parts';
+import { type Part, type PartPort, isSupply, isWiring } from '../../parts';
 import { isSource } from '../../rig';
-import { across, exitsOf, isBridged, isDigital, wordsOf, type Labels, type OpenEnd } from './ends';
-import { insideOf } from './inside';
+import { isDigital, throughPart, type OpenEnd } from '../ends';
 
 /** A part by one of its ports. */
 export interface Entry {
@@ -13,14 +12,14 @@ export interface Entry {
 /** Parts that may stand between, and by what other half each of their ports is found. */
 export interface Pool {
   readonly parts: readonly Part[];
-  /** Every way on from an open end by one part more. */
-  readonly stepsFrom: (end: OpenEnd) => readonly PoolStep[];
+  /** Ports of parts into which an open end goes, or that go into it. */
+  readonly entriesFor: (end: OpenEnd) => readonly Entry[];
+  /** Every way on from an open end over one port of a part. */
+  readonly stepsOver: (end: OpenEnd, entry: Entry) => readonly PoolStep[];
 }
 
 /** From an open end through a part to another. `says`: what it adds to the way's name; nothing for a plain link. */
 export interface PoolStep {
-  readonly part: Part;
-  readonly entry: PartPort;
   readonly end: OpenEnd;
   readonly says: string;
 }
@@ -35,18 +34,24 @@ const carriesOn = (part: Part): boolean =>
   part.ports.length > 1 &&
   (!isSource(part) || part.ports.some((port) => port.direction === 'in' && !isDigital(port)));
 
-const isEntry = (part: Part, port: PartPort): boolean =>
+export const isEntry = (part: Part, port: PartPort): boolean =>
   isDigital(port) ? part.bus?.port !== port.id && part.hub?.upstream !== port.id : port.direction !== 'out';
 
 /** Ports that are as good as one another say so. */
-const sameSocket = (port: PartPort): string =>
+export const sameSocket = (port: PartPort): string =>
   `${kindOf(port)} ${port.direction} ${port.alike === undefined ? `only ${port.id}` : `alike ${port.alike}`} ${JSON.stringify(port.roles ?? {})}`;
 
+const firsts = new WeakMap<readonly PartPort[], readonly PartPort[]>();
+
 /** Of several sockets that are as good, the first. */
-function firstOfEach(ports: readonly PartPort[]): PartPort[] {
+export function firstOfEach(ports: readonly PartPort[]): readonly PartPort[] {
+  const known = firsts.get(ports);
+  if (known) return known;
   const seen = new Map<string, PartPort>();
   for (const port of ports) if (!seen.has(sameSocket(port))) seen.set(sameSocket(port), port);
-  return [...seen.values()];
+  const found = [...seen.values()];
+  firsts.set(ports, found);
+  return found;
 }
 
 /** Sockets of a part that take the same plug to the same purpose as one that was chosen, that one first. */
@@ -56,10 +61,10 @@ export const likeSockets = (part: Part, port: PartPort): PartPort[] => {
   return [port, ...part.ports.filter((other) => other !== port && what(other) === what(port))];
 };
 
-/** A way through a part that is no plain link is named by the part, its ports, and what lay on the one entered by. */
-function nameOf({ part, port }: Entry, labels: Labels, end: OpenEnd): string {
-  const plain = insideOf(part).plain || (end.digital && !part.hub && !part.bus);
-  return plain ? '' : `>${part.id}.${port.id}[${wordsOf(labels)}].${end.port.id}`;
+/** A way through a part that is no plain link is named by the part and its ports. */
+function nameOf({ part, port }: Entry, end: OpenEnd): string {
+  const plain = isWiring(part) || (end.digital !== undefined && !part.hub && !part.bus);
+  return plain ? '' : `>${part.id}.${port.id}.${end.port.id}`;
 }
 
 /** The parts that may stand between a source and its recorder, and the ways through them; each is worked out once. */
@@ -78,26 +83,17 @@ export function poolOf(parts: readonly Part[]): Pool {
     return found;
   };
   const steps = new Map<string, readonly PoolStep[]>();
-  const stepsFrom = (end: OpenEnd): readonly PoolStep[] => {
-    const key = stateOf(end);
+  const stepsOver = (end: OpenEnd, entry: Entry): readonly PoolStep[] => {
+    const key = `${entry.part.id} ${entry.port.id} ${end.state}`;
     const known = steps.get(key);
     if (known) return known;
-    const found = takes(end.port).flatMap((entry): PoolStep[] => {
-      const labels = across(end, entry.port);
-      if (!labels || isBridged(end.port, entry.part, entry.port)) return [];
-      return exitsOf(entry.part, entry.port, labels, end).map((next) => ({
-        part: entry.part,
-        entry: entry.port,
-        end: next,
-        says: nameOf(entry, labels, next),
-      }));
-    });
+    const found = throughPart(entry.part, entry.port, end).map((next) => ({ end: next, says: nameOf(entry, next) }));
+    if (steps.size > MOST_KEPT) steps.clear();
     steps.set(key, found);
     return found;
   };
-  return { parts: between, stepsFrom };
+  return { parts: between, entriesFor: (end) => takes(end.port), stepsOver };
 }
 
-/** Two open ends of one state go on alike. */
-export const stateOf = (end: OpenEnd): string =>
-  `${kindOf(end.port)}|${wordsOf(end.labels)}|${end.wants}|${end.device?.id ?? ''}`;
+/** So many ways are kept: memory stays bounded, what is found does not hang on it. */
+const MOST_KEPT = 50_000;

@@ -2,8 +2,10 @@ import { EVIDENCE_KINDS, type Evidence } from '../../apps';
 import type { Outcome } from '../../judge';
 import { overNoise } from '../settings';
 import type { Rig } from '../../rig';
-import { comparePrices, type Cost } from './inventory';
-import { between, type Layout } from './layout';
+import { suppliedPorts } from './charging';
+import { compareWeights, type Cost } from './inventory';
+import { between, isTaken, type Layout } from './layout';
+import type { Preference } from './request';
 
 /** A route that the pipeline has judged and that is what was asked for. */
 export interface Found {
@@ -12,6 +14,8 @@ export interface Found {
   readonly judged: Outcome;
   readonly cost: Cost;
   readonly kind: string;
+  /** Unbalanced runs longer than practice allows. */
+  readonly overruns: number;
 }
 
 /** The weaker of what the arrivals rest on; 0 is best. */
@@ -23,20 +27,42 @@ export const gradeOfEvidence = (evidence: Evidence): number => EVIDENCE_KINDS.in
 /** Speech peaks over noise of the worst arrival, whole dB: less is not heard and is no reason to choose. */
 export const qualityOf = (judged: Outcome): number => Math.round(Math.min(...judged.arrives.map(overNoise)));
 
-/** How routes are compared, the first difference deciding: evidence, purchases, price, quality, joints. */
-export const compareFound = (a: Found, b: Found): number =>
-  gradeOf(a.judged) - gradeOf(b.judged) ||
-  comparePrices(a.cost, b.cost) ||
-  qualityOf(b.judged) - qualityOf(a.judged) ||
-  a.cost.joints - b.cost.joints;
+/** How routes are compared, the first difference deciding: evidence, runs too long, money and bother, quality, joints. Who wants the best sound has quality before money. */
+export const compareFound =
+  (prefer: Preference = 'money') =>
+  (a: Found, b: Found): number =>
+    gradeOf(a.judged) - gradeOf(b.judged) ||
+    a.overruns - b.overruns ||
+    (prefer === 'sound' ? qualityOf(b.judged) - qualityOf(a.judged) : 0) ||
+    compareWeights(a.cost, b.cost) ||
+    qualityOf(b.judged) - qualityOf(a.judged) ||
+    a.cost.joints - b.cost.joints;
 
-/** A route that needs more purchases than this beyond the best is no answer to the same question. */
-export const MOST_MORE_PURCHASES = 1;
+/** What costs more than so many times the best, and so much, is no answer to the same question. Our own limit. */
+const SENSIBLE = { times: 2, plus: 30 };
+
+/** The most that a further route may weigh beside the best. */
+export const sensibleBeside = (best: Cost): number => best.weight * SENSIBLE.times + SENSIBLE.plus;
 
 /** Less than this much clearer of the noise is no reason for another part, dB. Our own limit. */
-const WORTH_A_PART = 3;
+const WORTH_A_PART = 6;
 
-/** Whether `b` is `a` with something more put in, and hardly clearer of the noise for it. */
+/** What a route gives beside the recording: charge, both sides, a socket left for headphones. */
+function givesOf({ layout, judged }: Found): ReadonlySet<string> {
+  const charges = layout.recorders.filter((id) => suppliedPorts(layout, id)).map((id) => `charges ${id}`);
+  const sides = judged.arrives.some((a) => a.channels === 'both') ? ['both sides'] : [];
+  const listens = layout.pieces.some(({ id, part }) =>
+    part.ports.some(
+      (port) =>
+        port.direction === 'out' &&
+        Object.values(port.roles ?? {}).includes('left') &&
+        !isTaken(layout, { part: id, port: port.id }),
+    ),
+  );
+  return new Set([...charges, ...sides, ...(listens ? ['headphones'] : [])]);
+}
+
+/** Whether `b` is `a` with something more put in, for which it gives nothing more and is hardly clearer of the noise. */
 function isPadded(b: Found, a: Found): boolean {
   const rest = between(b.layout).map((part) => part.id);
   for (const { id } of between(a.layout)) {
@@ -44,20 +70,23 @@ function isPadded(b: Found, a: Found): boolean {
     if (at < 0) return false;
     rest.splice(at, 1);
   }
-  return rest.length > 0 && qualityOf(b.judged) < qualityOf(a.judged) + WORTH_A_PART;
+  const before = givesOf(a);
+  const givesMore = [...givesOf(b)].some((one) => !before.has(one));
+  return rest.length > 0 && !givesMore && qualityOf(b.judged) < qualityOf(a.judged) + WORTH_A_PART;
 }
 
 /** Of routes of one kind the best, without those that are a better one with something needless in it; at most `count`. */
-export function bestOf(found: readonly Found[], count: number): Found[] {
+export function bestOf(found: readonly Found[], count: number, prefer?: Preference): Found[] {
+  const compare = compareFound(prefer);
   const kinds = new Map<string, Found>();
   for (const one of found) {
     const known = kinds.get(one.kind);
-    if (!known || compareFound(one, known) < 0) kinds.set(one.kind, one);
+    if (!known || compare(one, known) < 0) kinds.set(one.kind, one);
   }
   const best: Found[] = [];
-  for (const one of [...kinds.values()].sort(compareFound)) {
+  for (const one of [...kinds.values()].sort(compare)) {
     const [first] = best;
-    if (first && one.cost.purchases > first.cost.purchases + MOST_MORE_PURCHASES) continue;
+    if (first && one.cost.weight > sensibleBeside(first.cost)) continue;
     if (best.some((better) => isPadded(one, better))) continue;
     best.push(one);
     if (best.length === count) break;

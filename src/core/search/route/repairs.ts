@@ -3,6 +3,8 @@ import { supplySockets } from '../../parts';
 import type { Outcome } from '../../judge';
 import { withHeadphones, withSecondLead, withSupply, type Stock } from './attach';
 import { pieceOf, type Layout } from './layout';
+import type { RouteRequest } from './request';
+import { bridged } from './runs';
 
 /** Of the supplies for one socket the cheapest may be too weak. */
 const MOST_SUPPLIES = 3;
@@ -14,7 +16,7 @@ const allPowerSockets = (layout: Layout) =>
   );
 
 /** Layouts with one thing more that may cure what the pipeline found: a supply, a second lead, something in a socket. */
-export function repairsOf(layout: Layout, { findings }: Outcome, stock: Stock): Layout[] {
+export function repairsOf(layout: Layout, { findings }: Outcome, request: RouteRequest, stock: Stock): Layout[] {
   const curedBy = (cure: Cure) =>
     findings.filter((f) => f.severity !== 'note' && checkOf(f.code)?.cures.includes(cure));
   const supplied =
@@ -24,5 +26,5 @@ export function repairsOf(layout: Layout, { findings }: Outcome, stock: Stock): 
   const doubled = curedBy('pair').length > 0 ? withSecondLead(layout) : [];
   const unnoticed = curedBy('headphones').flatMap(({ where }) => pieceOf(layout, where.part ?? '') ?? []);
   const noticed = unnoticed.length > 0 ? withHeadphones(layout, stock) : [];
-  return [...supplied, ...doubled, ...noticed];
+  return [...supplied, ...doubled, ...noticed].flatMap((one) => bridged(one, request) ?? []);
 }

@@ -12,13 +12,27 @@ export interface RequestSource {
   readonly settings?: Readonly<Record<string, SettingValue>>;
   /** Mouth to microphone, metres. */
   readonly distance?: number;
+  /** Where it stands: a word that the distances name. */
+  readonly place?: string;
 }
 
 /** What is to record it: a host and, where it runs apps, the app class. */
 export interface RequestDestination {
   readonly part: string;
   readonly app?: AppId;
+  readonly place?: string;
 }
+
+/** Metres between two places. */
+export interface Distance {
+  readonly from: string;
+  readonly to: string;
+  readonly metres: number;
+}
+
+/** What answers are ranked by, beside evidence. */
+export const PREFERENCES = ['money', 'pieces', 'sound'] as const;
+export type Preference = (typeof PREFERENCES)[number];
 
 /** What else the user wants. Absent: no matter. */
 export interface Wishes {
@@ -30,7 +44,7 @@ export interface Wishes {
   readonly hear?: boolean;
   /** The same, because guests speak there. */
   readonly guests?: boolean;
-  /** Metres that the leads have to bridge. */
+  /** Metres from each source to the recorder, or to the box that is there. */
   readonly length?: number;
   /** On a gimbal or on the body: nothing that stands on a table. */
   readonly worn?: boolean;
@@ -51,10 +65,19 @@ export interface RouteRequest {
   readonly sources: readonly RequestSource[];
   /** A mixer or box that is there already and that every source goes into. */
   readonly through?: string;
+  readonly throughPlace?: string;
   readonly destinations: readonly RequestDestination[];
   readonly wishes?: Wishes;
+  /** How far places lie apart; those of which nothing is said are one. */
+  readonly distances?: readonly Distance[];
+  /** `money` where absent. */
+  readonly prefer?: Preference;
+  /** What a thing more to buy, and a joint more to make, is worth in money: 5 and 1 where absent. */
+  readonly bother?: { readonly piece?: number; readonly joint?: number };
   /** How many of each part the user owns. */
   readonly drawer?: Readonly<Record<string, number>>;
+  /** Metres of owned leads, where they are not as long as their kind is by itself. */
+  readonly leadLengths?: Readonly<Record<string, readonly number[]>>;
   readonly voice?: VoiceEffort;
   readonly policies?: readonly PolicyNote[];
   readonly ownParts?: readonly Part[];

@@ -1,48 +1,58 @@
-import { appOf, takeOf } from '../../engine/flow';
 import { isHopeless, settle } from '../settings';
-import { couldListen } from '../../engine';
 import { CATALOGUE, findPart, type Part, isSupply, isHeadphones } from '../../parts';
-import { EVIDENCE_KINDS, WAYS, type Way } from '../../apps';
-import type { LaidPart, Rig } from '../../rig';
 import type { Stock } from './attach';
 import { chargesThrough } from './charging';
 import { completed } from './complete';
-import type { OpenEnd } from './ends';
+import { appAt, gradesOf, ITSELF, wayAt } from './grades';
 import { Heap } from './heap';
-import { compareCosts, comparePrices, costOfOneMore, NOTHING, plus, useOf, type Cost } from './inventory';
+import {
+  compareCosts,
+  compareWeights,
+  costFor,
+  costOfOneMore,
+  FEW_PIECES,
+  NOTHING,
+  plus,
+  useOf,
+  USUAL_BOTHER,
+  type Cost,
+  type Purse,
+} from './inventory';
 import { layoutCost, rigOf, type Layout, type Piece } from './layout';
 import { poolOf, type Pool } from './pool';
-import { bestOf, compareFound, gradeOfEvidence, MOST_MORE_PURCHASES, type Found } from './rank';
+import { bestOf, compareFound, sensibleBeside, type Found } from './rank';
 import { repairsOf } from './repairs';
 import type { RouteRequest } from './request';
+import { overruns } from './runs';
 import { streamsOf, type Ground, type Stream } from './streams';
-import { isAllowed, meets } from './wishes';
+import { isAllowed, keepsWishes, meets } from './wishes';
 
 /** How many routes are wanted, and how much may be spent on finding them. */
 export interface SearchLimits {
   readonly count: number;
-  /** Layouts that the pipeline is asked about. */
-  readonly mostJudged: number;
-  /** Open ends that are looked at. */
-  readonly mostSteps: number;
-  /** Parts in a chain. */
+  /** Milliseconds after which the search says what it has; a chain of more parts than `longest` is not looked at. */
+  readonly milliseconds: number;
   readonly longest: number;
 }
 
-export const LIMITS: SearchLimits = { count: 5, mostJudged: 300, mostSteps: 60_000, longest: 8 };
+export const LIMITS: SearchLimits = { count: 5, milliseconds: 2000, longest: 8 };
 
 export interface SearchResult {
   /** The best routes, best first. */
   readonly found: readonly Found[];
   /** Layouts that the pipeline was asked about. */
   readonly searched: number;
-  /** No limit cut the search: nothing better is left. */
+  /** Nothing better is left: no limit cut the search. */
   readonly complete: boolean;
+  /** Where a limit cut it: nothing that weighs less than this, money and bother, is left unseen. */
+  readonly ruledOut?: number;
 }
 
 export interface Progress {
   readonly judged: number;
   readonly found: number;
+  /** Nothing that weighs less is left unseen. */
+  readonly ruledOut: number;
 }
 
 const partFor = (request: RouteRequest, id: string): Part => {
@@ -86,63 +96,40 @@ function piecesOf(request: RouteRequest): { sources: Piece[]; recorders: Piece[]
     ...(label !== undefined && { label }),
     ...(settings && { settings }),
   }));
-  const recorders = request.destinations.map((destination) => ({
-    id: idOf(destination.part),
-    part: partFor(request, destination.part),
-    ...(destination.app !== undefined && { app: destination.app }),
+  const recorders = request.destinations.map(({ part, app }) => ({
+    id: idOf(part),
+    part: partFor(request, part),
+    ...(app !== undefined && { app }),
   }));
   return { sources, recorders };
 }
 
-const stub = ({ id, part, app }: Piece): LaidPart => ({
-  placed: { id, part: part.id, ...(app !== undefined && { app }) },
-  part,
-});
-
-const policyRig = (request: RouteRequest): Rig =>
-  rigOf({ pieces: [], joints: [], sources: [], recorders: [], kind: '' }, request);
-
-/** By which way numbers come to a host; a jack of its own is a headset way. */
-const wayAt = ({ device }: OpenEnd): Way =>
-  !device || device.bus?.registersAs === 'headset' || device.bus?.registersAs === 'analogue'
-    ? 'headset'
-    : 'usb';
-
-/** A camera or recorder records by itself: nothing is in doubt, and nobody has written it down. */
-const ITSELF = EVIDENCE_KINDS.indexOf('common practice');
-
-/** On what a recorder's app takes each way, as a grade; ways that it does not take are left out. */
-function gradesOf(request: RouteRequest, recorder: Piece): ReadonlyMap<Way, number> {
-  const host = stub(recorder);
-  const app = appOf(host);
-  const rig = policyRig(request);
-  return new Map(
-    WAYS.flatMap((way): [Way, number][] => {
-      if (!app) return [[way, ITSELF]];
-      const take = takeOf(rig, host, app, way);
-      return take.taken ? [[way, gradeOfEvidence(take.evidence)]] : [];
-    }),
-  );
-}
+/** What is owned, and what a thing more is worth to who asks. */
+export const purseOf = ({ drawer = {}, leadLengths, prefer, bother }: RouteRequest): Purse => {
+  const usual = prefer === 'pieces' ? FEW_PIECES : USUAL_BOTHER;
+  return {
+    drawer,
+    bother: { piece: bother?.piece ?? usual.piece, joint: bother?.joint ?? usual.joint },
+    ...(leadLengths && { lengths: leadLengths }),
+  };
+};
 
 /** The least that what was asked for beside the chain itself costs: headphones to listen, a supply to charge. */
-function leastExtra(request: RouteRequest, parts: readonly Part[]): Cost {
+function leastExtra(request: RouteRequest, parts: readonly Part[], purse: Purse): Cost {
   const { hear, guests, charge } = request.wishes ?? {};
-  const none = useOf([]);
   const least = (some: readonly Part[]): Cost =>
-    some.map((part) => costOfOneMore(part, none, request.drawer ?? {})).sort(compareCosts)[0] ?? NOTHING;
+    some.map((part) => costOfOneMore(part, useOf([]), purse)).sort(compareCosts)[0] ?? NOTHING;
   const listening = hear || guests ? least(parts.filter(isHeadphones)) : NOTHING;
-  const through = request.destinations.some(({ part }) => chargesThrough(partFor(request, part)));
-  const supplies = parts.filter(isSupply);
-  return plus(listening, charge && through ? { ...least(supplies), joints: 0 } : NOTHING);
+  const charging = charge && request.destinations.some(({ part }) => chargesThrough(partFor(request, part)));
+  return plus(listening, charging ? least(parts.filter(isSupply)) : NOTHING);
 }
 
 /** A source that runs on its digital plug alone and gives its sound by another wants a supply there. */
-function supplyExtra(request: RouteRequest, parts: readonly Part[]): Ground['extra'] {
-  const costs = parts.filter(isSupply).map((part) => costOfOneMore(part, useOf([]), request.drawer ?? {}));
-  const least = costs.sort(compareCosts)[0] ?? NOTHING;
+function supplyExtra(parts: readonly Part[], purse: Purse): Ground['extra'] {
+  const costs = parts.filter(isSupply).map((part) => costOfOneMore(part, useOf([]), purse));
+  const least = costs.sort(compareCosts)[0] ?? costFor(0, 0, 1, purse);
   return ({ part, digital }) =>
-    !digital && part.power?.every((source) => 'port' in source) ? { ...least, joints: 1 } : NOTHING;
+    !digital && part.power?.every((source) => 'port' in source) ? least : NOTHING;
 }
 
 /** Two layouts of one key are one. */
@@ -160,6 +147,12 @@ interface Bounded {
   bound: Cost | undefined;
 }
 
+/** What one pass looks at: the weakest evidence taken, and whether runs too long for practice are. */
+interface Pass {
+  readonly grade: number;
+  readonly longRuns: boolean;
+}
+
 /** One search under one grade of evidence: layouts by cost, judged as they come, until no better can follow. */
 class Search {
   private readonly streams: Bounded[];
@@ -168,8 +161,7 @@ class Search {
   private readonly surcharge: Cost;
   private readonly stock: Stock;
   readonly found: Found[] = [];
-  /** Layouts that were asked about, and those of them that the whole pipeline judged. */
-  looked = 0;
+  /** Layouts that the pipeline judged. */
   judged = 0;
   steps = 0;
 
@@ -177,21 +169,20 @@ class Search {
     private readonly request: RouteRequest,
     parts: readonly Part[],
     ground: Omit<Ground, 'ceiling' | 'extra'>,
-    private readonly limits: SearchLimits,
+    private readonly pass: Pass,
+    private readonly count: number,
   ) {
-    this.stock = { parts, drawer: request.drawer ?? {} };
-    const streams = streamsOf({ ...ground, extra: supplyExtra(request, parts), ceiling: () => this.last });
+    this.stock = { parts, purse: ground.purse };
+    const extra = supplyExtra(parts, ground.purse);
+    const streams = streamsOf({ ...ground, extra, ceiling: () => this.ceiling });
     this.streams = streams.map((stream) => ({ stream, bound: stream.bound }));
-    this.surcharge = leastExtra(request, parts);
-  }
-
-  private get drawer() {
-    return this.request.drawer ?? {};
+    this.surcharge = leastExtra(request, parts, ground.purse);
   }
 
   private offer(layout: Layout): void {
-    const cost = layoutCost(layout, this.drawer);
-    if (this.last && comparePrices(cost, this.last) > 0) return;
+    const cost = layoutCost(layout, this.stock.purse);
+    if (this.ceiling && compareWeights(cost, this.ceiling) > 0) return;
+    if (!this.pass.longRuns && overruns(layout) > 0) return;
     const key = keyOf(layout);
     if (this.seen.has(key)) return;
     this.seen.add(key);
@@ -199,33 +190,29 @@ class Search {
   }
 
   private judge(layout: Layout, cost: Cost): void {
-    const laid = rigOf(layout, this.request);
-    this.looked += 1;
-    if (!couldListen(laid)) return;
+    // Another of a kind that was found costs more, and gives nothing else.
+    if (this.found.some(({ kind }) => kind === layout.kind)) return;
     this.judged += 1;
-    const { rig, judged } = settle(laid);
-    const wishes = this.request.wishes ?? {};
-    if (meets(layout, judged, wishes)) {
-      this.keep({ layout, rig, judged, cost, kind: layout.kind });
+    const { rig, judged } = settle(rigOf(layout, this.request));
+    if (meets(layout, judged, this.request) && keepsWishes(layout, this.request.wishes ?? {})) {
+      this.keep({ layout, rig, judged, cost, kind: layout.kind, overruns: overruns(layout) });
       return;
     }
     if (judged.verdict === 'clean' || isHopeless(judged)) return;
-    for (const repaired of repairsOf(layout, judged, this.stock)) this.offer(repaired);
+    for (const repaired of repairsOf(layout, judged, this.request, this.stock)) this.offer(repaired);
   }
 
-  /** The most that a route may cost to be among those that are wanted; undefined while there is none. */
-  private last: Cost | undefined;
+  /** The most that a route may weigh to be among those that are wanted; undefined while there is none. */
+  private ceiling: Cost | undefined;
 
   private keep(found: Found): void {
     this.found.push(found);
-    const best = bestOf(this.found, this.limits.count);
+    const best = bestOf(this.found, this.count, this.request.prefer);
     const [first] = best;
-    const most = first && {
-      ...NOTHING,
-      purchases: first.cost.purchases + MOST_MORE_PURCHASES,
-      price: Infinity,
-    };
-    this.last = best.length < this.limits.count ? most : best.at(-1)?.cost;
+    const most = first && sensibleBeside(first.cost);
+    const lastBest = best.length < this.count ? undefined : Math.max(...best.map(({ cost }) => cost.weight));
+    const weight = Math.min(most ?? Infinity, lastBest ?? Infinity);
+    this.ceiling = Number.isFinite(weight) ? { ...NOTHING, weight } : undefined;
   }
 
   private cheapest(): Bounded | undefined {
@@ -236,15 +223,24 @@ class Search {
     return best;
   }
 
+  /** What the next layout weighs at the least; undefined when there is none left. */
+  get least(): number | undefined {
+    const bound = this.cheapest()?.bound;
+    const weights = [
+      ...(bound ? [bound.weight + this.surcharge.weight] : []),
+      ...(this.waiting.peek() ? [this.waiting.peek()?.cost.weight ?? 0] : []),
+    ];
+    return weights.length > 0 ? Math.min(...weights) : undefined;
+  }
+
   /** One step; false when nothing better can follow. */
   step(): boolean {
+    const waiting = this.waiting.peek();
     const cheapest = this.cheapest();
     const bound = cheapest?.bound && plus(cheapest.bound, this.surcharge);
-    const waiting = this.waiting.peek();
-    const least = [bound, waiting?.cost].filter((cost) => cost !== undefined).sort(compareCosts)[0];
+    const [least] = [bound, waiting?.cost].filter((cost) => cost !== undefined).sort(compareCosts);
     if (!least) return false;
-    const { last } = this;
-    if (last && comparePrices(least, last) > 0) return false;
+    if (this.ceiling && compareWeights(least, this.ceiling) > 0) return false;
     if (waiting && (!bound || compareCosts(waiting.cost, bound) <= 0)) {
       this.waiting.pop();
       this.judge(waiting.layout, waiting.cost);
@@ -253,9 +249,23 @@ class Search {
     this.steps += 1;
     const layout = cheapest?.stream.step();
     if (cheapest) cheapest.bound = cheapest.stream.bound;
-    if (layout) for (const one of completed(layout, this.request.wishes ?? {}, this.stock)) this.offer(one);
+    if (layout) for (const one of completed(layout, this.request, this.stock)) this.offer(one);
     return true;
   }
+}
+
+/** Both sides, where nothing sums them and one is not enough. */
+function sidesWanted(request: RouteRequest, recorders: readonly Piece[]): Ground['sides'] {
+  const { channels } = request.wishes ?? {};
+  if (channels === 'stereo') return 'two';
+  if (channels === 'mono' || channels === 'apart') return 'any';
+  return recorders.every((recorder) => appAt(recorder)?.channels !== 'mono') ? 'both' : 'any';
+}
+
+/** Passes in the order in which answers are ranked: evidence before runs too long, both before money. */
+function passesOf(grades: readonly number[], request: RouteRequest): Pass[] {
+  const far = (request.wishes?.length ?? 0) > 0 || (request.distances ?? []).length > 0;
+  return grades.flatMap((grade) => (far ? [false, true] : [true]).map((longRuns) => ({ grade, longRuns })));
 }
 
 /**
@@ -267,6 +277,7 @@ export function* search(
   limits: SearchLimits = LIMITS,
   catalogue?: readonly Part[],
 ): Generator<Progress, SearchResult> {
+  const began = performance.now();
   const parts = allowedParts(request, catalogue);
   const { sources, recorders } = piecesOf(request);
   const byRecorder = new Map(recorders.map((recorder) => [recorder, gradesOf(request, recorder)]));
@@ -274,34 +285,43 @@ export function* search(
     .filter((grade) => request.wishes?.risk !== 'proven' || grade <= ITSELF)
     .sort();
   let found: Found[] = [];
-  let [searched, judged, complete] = [0, 0, true];
-  for (const grade of grades) {
+  let searched = 0;
+  let ruledOut: number | undefined;
+  for (const pass of passesOf(grades, request)) {
     if (found.length >= limits.count) break;
     const ground = {
+      request,
       sources,
       recorders,
       pool: keptPool(parts),
-      drawer: request.drawer ?? {},
+      purse: purseOf(request),
       budget: request.wishes?.budget ?? Infinity,
       charge: request.wishes?.charge === true,
       apart: request.wishes?.channels === 'apart',
+      sides: sidesWanted(request, recorders),
       ...(request.through !== undefined && { middle: partFor(request, request.through) }),
       longest: limits.longest,
-      takes: (recorder: Piece, end: OpenEnd) =>
-        (byRecorder.get(recorder)?.get(wayAt(end)) ?? Infinity) <= grade,
+      takes: (recorder: Piece, end: Parameters<typeof wayAt>[0]) =>
+        (byRecorder.get(recorder)?.get(wayAt(end)) ?? Infinity) <= pass.grade,
     };
-    const left = limits.mostJudged - judged;
-    const pass = new Search(request, parts, ground, limits);
-    while (pass.step()) {
-      if (pass.judged >= left || pass.steps >= limits.mostSteps) {
-        complete = false;
-        break;
+    const run = new Search(request, parts, ground, pass, limits.count);
+    while (run.step()) {
+      if (run.steps % 16 === 0 || run.judged > 0) {
+        if (performance.now() - began > limits.milliseconds) {
+          ruledOut = Math.min(ruledOut ?? Infinity, run.least ?? Infinity);
+          break;
+        }
       }
-      if (pass.steps % 64 === 0) yield { judged: searched + pass.looked, found: pass.found.length };
+      if (run.steps % 64 === 0)
+        yield { judged: searched + run.judged, found: found.length + run.found.length, ruledOut: run.least ?? 0 };
     }
-    searched += pass.looked;
-    judged += pass.judged;
-    found = bestOf([...found, ...pass.found], limits.count);
+    searched += run.judged;
+    found = bestOf([...found, ...run.found], limits.count, request.prefer);
   }
-  return { found: found.sort(compareFound), searched, complete };
+  return {
+    found: found.sort(compareFound(request.prefer)),
+    searched,
+    complete: ruledOut === undefined,
+    ...(ruledOut !== undefined && { ruledOut }),
+  };
 }

@@ -1,40 +1,35 @@
 import type { Part, PartPort } from '../../parts';
-import type { Contact } from '../../plugs';
-import { exitsOf, isDigital, RETURN, type Labels, type OpenEnd } from './ends';
-import { insideOf, nodesOfPort, reach, groundOf } from './inside';
+import { asked, channelsOf, idealEnd, isDigital, throughPart, type OpenEnd } from '../ends';
 import { likeSockets } from './pool';
 
-/** What a port takes at its best: sound on every contact that is no ground. */
-function ideal(port: PartPort): Labels {
-  return new Map(
-    nodesOfPort(port).map(([contact]): [Contact, string] => [
-      contact,
-      port.roles?.[contact] === 'ground' ? RETURN : contact,
-    ]),
-  );
+/** Of the outputs of a pair the first: the other is joined with it. */
+export function firstOfPairs(ends: readonly OpenEnd[]): OpenEnd[] {
+  const kinds = new Map<string, OpenEnd>();
+  for (const end of ends) {
+    const { connector, gender, roles } = end.port;
+    const kind = `${connector} ${gender} ${JSON.stringify(roles ?? {})}`;
+    if (!kinds.has(kind)) kinds.set(kind, end);
+  }
+  return [...kinds.values()];
 }
 
 /** Ports by which sound may enter a part that stands in the middle. */
 export const entriesOf = (part: Part): PartPort[] =>
   part.ports.filter((port) => !isDigital(port) && port.direction !== 'out');
 
-/** The ends at which anything that enters a part may leave it. */
-export function middleEnds(part: Part): OpenEnd[] {
-  const ends = entriesOf(part).flatMap((entry) => exitsOf(part, entry, ideal(entry), { wants: 0 }));
-  return [...new Map(ends.map((end) => [end.port.id, end])).values()];
-}
+const ends = new WeakMap<Part, Map<string, readonly OpenEnd[]>>();
 
-/** Numbers of the converter channels that a socket of a part reaches. */
-export function channelsOf(part: Part, port: PartPort): string[] {
-  const { sound } = insideOf(part);
-  const ground = groundOf(part);
-  const from = nodesOfPort(port).flatMap(([contact, node]) =>
-    port.roles?.[contact] === 'ground' ? [] : [node],
-  );
-  const heard = reach(sound, from, ground);
-  return (part.captures ?? []).flatMap((capture) =>
-    capture.channels.flatMap(({ plus }, n) => (heard.has(plus) ? [`${capture.id} ${n}`] : [])),
-  );
+/** The ends at which anything that enters a part may leave it, each to come to these sides of what records it. */
+export function middleEnds(part: Part, sides: 'any' | 'both' | 'two' = 'any'): readonly OpenEnd[] {
+  const bySides = ends.get(part) ?? new Map<string, readonly OpenEnd[]>();
+  ends.set(part, bySides);
+  const known = bySides.get(sides);
+  if (known) return known;
+  const all = entriesOf(part).flatMap((entry) => throughPart(part, entry, idealEnd(part, entry)));
+  const once = [...new Map(all.map((end) => [end.port.id, end])).values()];
+  const found = once.map((end) => asked(end, sides));
+  bySides.set(sides, found);
+  return found;
 }
 
 /**

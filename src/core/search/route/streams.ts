@@ -1,13 +1,15 @@
-import type { Part } from '../../parts';
-import { ChainFinder } from './chains';
+import type { Part, PartPort } from '../../parts';
+import { couldRecord, passes, sourceEnds, type OpenEnd } from '../ends';
+import { distanceDb, dbSpl, metres, type DbSpl } from '../../units';
+import { VOICE_LEVEL, WORN } from '../../engine/flow';
+import { ChainFinder, type PartChain } from './chains';
 import { chargeSockets, chargesThrough } from './charging';
-import { couldRecord, exitsOf, sourceEnds, type OpenEnd } from './ends';
-import { costOfOneMore, NOTHING, plus, useOf, type Cost } from './inventory';
-import type { Drawer } from '../drawer';
+import { costOfOneMore, NOTHING, plus, useOf, type Cost, type Purse } from './inventory';
 import { withChain, withPiece, type Layout, type Piece } from './layout';
-import { Legs } from './legs';
+import { Leg, Legs } from './legs';
 import type { Pool } from './pool';
-import { assign, entriesOf, middleEnds } from './sockets';
+import type { RequestSource, RouteRequest } from './request';
+import { assign, entriesOf, firstOfPairs, middleEnds } from './sockets';
 
 /** Layouts of one shape as they are found, the cheapest first. */
 export interface Stream {
@@ -19,6 +21,7 @@ export interface Stream {
 
 /** What every stream of a search shares. */
 export interface Ground {
+  readonly request: RouteRequest;
   readonly sources: readonly Piece[];
   /** What every source goes into, where the user has it already. */
   readonly middle?: Part;
@@ -26,11 +29,13 @@ export interface Ground {
   readonly charge: boolean;
   /** The most that may be spent. */
   readonly budget: number;
+  /** To what sides of what records it every source has to come. */
+  readonly sides: 'any' | 'both' | 'two';
   /** Each source on a side or track of its own. */
   readonly apart: boolean;
   readonly recorders: readonly Piece[];
   readonly pool: Pool;
-  readonly drawer: Drawer;
+  readonly purse: Purse;
   readonly longest: number;
   /** What a source that is not joined to its own supply needs beside the chain. */
   readonly extra: (source: OpenEnd) => Cost;
@@ -48,187 +53,188 @@ const bare = ({ sources, recorders }: Ground): Layout => ({
   kind: '',
 });
 
-/** Of the two outputs of a pair the first: the other is joined with it. */
-function firstOfPairs(ends: readonly OpenEnd[]): OpenEnd[] {
-  const kinds = new Map<string, OpenEnd>();
-  for (const end of ends) {
-    const kind = `${end.port.connector} ${end.port.gender}`;
-    if (!kinds.has(kind)) kinds.set(kind, end);
-  }
-  return [...kinds.values()];
-}
+const pressureAt = (request: RouteRequest, source: RequestSource | undefined): DbSpl =>
+  dbSpl(VOICE_LEVEL[request.voice ?? 'normal'] + distanceDb(metres(source?.distance ?? WORN)));
 
-const startsOf = (source: Piece): OpenEnd[] => firstOfPairs(sourceEnds(source.part));
+function endsOfSource(ground: Ground, source: Piece): OpenEnd[] {
+  const { request, sources } = ground;
+  const pressure = pressureAt(request, request.sources[sources.indexOf(source)]);
+  return sourceEnds(source.part, pressure, ground.sides);
+}
 
 /** A box with a socket for the charger of what stands ahead of it. */
 const passesCharge = (part: Part): boolean =>
   (part.hub !== undefined || part.bus !== undefined) && chargeSockets(part).length > 0;
 
-const toRecorder = (ground: Ground, starts: readonly OpenEnd[], recorder: Piece): ChainFinder =>
-  new ChainFinder({
-    starts,
-    goal: recorder.part,
-    ports: recorder.part.ports.filter((port) => port.direction !== 'out'),
-    pool: ground.pool,
-    drawer: ground.drawer,
-    longest: ground.longest,
-    budget: ground.budget,
-    ceiling: ground.ceiling,
-    ...(ground.charge && chargesThrough(recorder.part) && { via: ground.pool.parts.filter(passesCharge) }),
-    ...(starts[0]?.part.power && { extra: ground.extra }),
-    accepts: (port, end) =>
-      couldRecord(recorder.part, port, end.labels, end.wants) && ground.takes(recorder, end),
-  });
+/** Legs that ask for the same way are one. */
+class LegStore {
+  private readonly legs = new Map<string, Leg>();
+  constructor(private readonly ground: Ground) {}
 
-const toMiddle = (ground: Ground, source: Piece, middle: Part): ChainFinder =>
-  new ChainFinder({
-    starts: startsOf(source),
-    goal: middle,
-    ports: entriesOf(middle),
-    pool: ground.pool,
-    drawer: ground.drawer,
-    longest: Math.min(3, ground.longest),
-    budget: ground.budget,
-    ceiling: ground.ceiling,
-    accepts: (port, end) => exitsOf(middle, port, end.labels, end).length > 0,
-  });
+  private leg(key: string, make: () => ChainFinder): Leg {
+    const known = this.legs.get(key) ?? new Leg(make());
+    this.legs.set(key, known);
+    return known;
+  }
 
-/** One source, one recorder, and a chain between. */
-export function single(ground: Ground): Stream[] {
-  const [source, recorder] = [ground.sources[0], ground.recorders[0]];
-  if (!source || !recorder) return [];
-  const finder = toRecorder(ground, startsOf(source), recorder);
-  return [
-    {
-      get bound() {
-        return finder.bound;
-      },
-      step() {
-        const chain = finder.step();
-        return chain && withChain(bare(ground), source.id, chain, recorder.id);
-      },
-    },
-  ];
-}
+  private keyOf(piece: Piece): string {
+    const { request, sources, recorders } = this.ground;
+    const source = request.sources[sources.indexOf(piece)];
+    return `${piece.part.id} ${source?.distance ?? ''} ${recorders.find((r) => r === piece)?.app ?? ''}`;
+  }
 
-/** Every source has a socket of its own on the recorder. */
-export function intoRecorder(ground: Ground): Stream[] {
-  const [recorder] = ground.recorders;
-  if (!recorder || ground.recorders.length > 1) return [];
-  const legs = new Legs(ground.sources.map((s) => toRecorder(ground, startsOf(s), recorder)));
-  return [
-    {
-      get bound() {
-        return legs.bound;
-      },
-      step() {
-        const chains = legs.step();
-        const ports =
-          chains &&
-          assign(
-            recorder.part,
-            chains.map((chain) => chain.to),
-          );
-        return (
-          ports &&
-          layLegs(
-            bare(ground),
-            ground,
-            chains,
-            recorder.id,
-            ports.map((port) => port.id),
-          )
-        );
-      },
-    },
-  ];
-}
+  toRecorder(from: string, starts: readonly OpenEnd[], recorder: Piece): Leg {
+    const { ground } = this;
+    return this.leg(`${from} > ${this.keyOf(recorder)}`, () => {
+      const [first] = starts;
+      return new ChainFinder({
+        starts,
+        goal: recorder.part,
+        ports: recorder.part.ports.filter((port) => port.direction !== 'out'),
+        pool: ground.pool,
+        purse: ground.purse,
+        longest: ground.longest,
+        budget: ground.budget,
+        ceiling: ground.ceiling,
+        ...(ground.charge && chargesThrough(recorder.part) && { via: ground.pool.parts.filter(passesCharge) }),
+        ...(first?.part.power && { extra: ground.extra }),
+        accepts: (port, end) => ground.takes(recorder, end) && couldRecord(recorder.part, port, end),
+      });
+    });
+  }
 
-const layLegs = (
-  layout: Layout,
-  { sources }: Ground,
-  chains: Parameters<typeof withChain>[2][],
-  to: string,
-  ports: readonly string[],
-): Layout =>
-  chains.reduce(
-    (grown, chain, index) => withChain(grown, sources[index]?.id ?? '', chain, to, ports[index]),
-    layout,
-  );
+  fromSource(source: Piece, recorder: Piece, all = false): Leg {
+    const ends = endsOfSource(this.ground, source);
+    return this.toRecorder(
+      `${all ? 'all' : 'first'} ${this.keyOf(source)}`,
+      all ? ends : firstOfPairs(ends),
+      recorder,
+    );
+  }
 
-/** One source that gives each of several recorders an output of its own. */
-export function outOfSource(ground: Ground): Stream[] {
-  const [source] = ground.sources;
-  if (!source || ground.sources.length > 1) return [];
-  const legs = new Legs(ground.recorders.map((r) => toRecorder(ground, sourceEnds(source.part), r)));
-  return [
-    {
-      get bound() {
-        return legs.bound;
-      },
-      step() {
-        const chains = legs.step();
-        if (!chains || !distinct(chains.map((chain) => chain.from.id))) return undefined;
-        return chains.reduce(
-          (grown, chain, index) => withChain(grown, source.id, chain, ground.recorders[index]?.id ?? ''),
-          bare(ground),
-        );
-      },
-    },
-  ];
+  toMiddle(source: Piece, middle: Part): Leg {
+    const { ground } = this;
+    return this.leg(`${this.keyOf(source)} > ${middle.id}`, () => {
+      return new ChainFinder({
+        starts: firstOfPairs(endsOfSource(ground, source)),
+        goal: middle,
+        ports: entriesOf(middle),
+        pool: ground.pool,
+        purse: ground.purse,
+        longest: ground.longest,
+        budget: ground.budget,
+        ceiling: ground.ceiling,
+        accepts: (port, end) => passes(middle, port, end),
+      });
+    });
+  }
 }
 
 const distinct = (ids: readonly string[]): boolean => new Set(ids).size === ids.length;
 
-/** Sources that join in a part, or one source that a part shares out: legs into it, and legs from it to each recorder. */
-function through(ground: Ground, middle: Part): Stream {
-  const { sources, recorders } = ground;
-  const own = ground.middle ? NOTHING : costOfOneMore(middle, useOf([]), ground.drawer);
-  const legs = new Legs([
-    ...sources.map((source) => toMiddle(ground, source, middle)),
-    ...recorders.map((recorder) => toRecorder(ground, middleEnds(middle), recorder)),
-  ]);
+const layLegs = (
+  layout: Layout,
+  { sources }: Ground,
+  chains: readonly PartChain[],
+  to: string,
+  ports: readonly PartPort[],
+): Layout =>
+  chains.reduce(
+    (grown, chain, index) => withChain(grown, sources[index]?.id ?? '', chain, to, ports[index]?.id),
+    layout,
+  );
+
+/** A stream over combinations of legs. */
+function over(make: () => Legs, extra: Cost, lay: (chains: readonly PartChain[]) => Layout | undefined): Stream {
+  // Legs are begun when nothing cheaper is left: until then the stream costs at the least what stands in its middle.
+  let legs: Legs | undefined;
   return {
     get bound() {
+      if (!legs) return extra;
       const rest = legs.bound;
-      return rest && plus(rest, { ...own, joints: 0 });
+      return rest && plus(rest, extra);
     },
     step() {
+      if (!legs) {
+        legs = make();
+        return undefined;
+      }
       const chains = legs.step();
-      if (!chains) return undefined;
-      const [into, out] = [chains.slice(0, sources.length), chains.slice(sources.length)];
-      const ports = assign(
-        middle,
-        into.map((chain) => chain.to),
-        ground.apart,
-      );
-      if (!ports) return undefined;
-      const exits = assign(
+      return chains && lay(chains);
+    },
+  };
+}
+
+/** Every source has a socket of its own on the recorder; one source and a chain is the simplest of these. */
+function intoRecorder(ground: Ground, store: LegStore): Stream[] {
+  const [recorder] = ground.recorders;
+  if (!recorder || ground.recorders.length > 1) return [];
+  const legs = () => new Legs(ground.sources.map((source) => store.fromSource(source, recorder)));
+  return [
+    over(legs, NOTHING, (chains) => {
+      const wanted = chains.map((chain) => chain.to);
+      const ports = chains.length === 1 ? wanted : assign(recorder.part, wanted, ground.apart);
+      return ports && layLegs(bare(ground), ground, chains, recorder.id, ports);
+    }),
+  ];
+}
+
+/** One source that gives each of several recorders an output of its own. */
+function outOfSource(ground: Ground, store: LegStore): Stream[] {
+  const [source] = ground.sources;
+  if (!source || ground.sources.length > 1 || ground.recorders.length < 2) return [];
+  const legs = () => new Legs(ground.recorders.map((recorder) => store.fromSource(source, recorder, true)));
+  return [
+    over(legs, NOTHING, (chains) =>
+      distinct(chains.map((chain) => chain.from.id))
+        ? chains.reduce(
+            (grown, chain, index) => withChain(grown, source.id, chain, ground.recorders[index]?.id ?? ''),
+            bare(ground),
+          )
+        : undefined,
+    ),
+  ];
+}
+
+/** What leaves the middle: for one recorder the first output of a pair, which the other goes with; several take what they can get. */
+const outOf = ({ recorders, sides }: Ground, middle: Part): readonly OpenEnd[] => {
+  const ends = middleEnds(middle, sides);
+  return recorders.length === 1 ? firstOfPairs(ends) : ends;
+};
+
+/** Sources that join in a part, or one source that a part shares out: legs into it, and legs from it to each recorder. */
+function through(ground: Ground, store: LegStore, middle: Part): Stream {
+  const { sources, recorders } = ground;
+  const own = ground.middle ? NOTHING : costOfOneMore(middle, useOf([]), { ...ground.purse, bother: { ...ground.purse.bother, joint: 0 } });
+  const legs = () =>
+    new Legs([
+      ...sources.map((source) => store.toMiddle(source, middle)),
+      ...recorders.map((recorder) => store.toRecorder(middle.id, outOf(ground, middle), recorder)),
+    ]);
+  return over(legs, own, (chains) => {
+    const [into, out] = [chains.slice(0, sources.length), chains.slice(sources.length)];
+    const ports = assign(
+      middle,
+      into.map((chain) => chain.to),
+      ground.apart,
+    );
+    const exits =
+      ports &&
+      assign(
         middle,
         out.map((chain) => chain.from),
         false,
         ports,
       );
-      if (!exits) return undefined;
-      const placed = withPiece(bare(ground), middle);
-      const named = {
-        ...placed.layout,
-        kind: middle.id,
-        ...(ground.middle && { given: placed.id }),
-      };
-      const joined = layLegs(
-        named,
-        ground,
-        into,
-        placed.id,
-        ports.map((port) => port.id),
-      );
-      return out.reduce((grown, chain, index) => {
-        const from = exits[index] ?? chain.from;
-        return withChain(grown, placed.id, { ...chain, from }, recorders[index]?.id ?? '');
-      }, joined);
-    },
-  };
+    if (!ports || !exits) return undefined;
+    const placed = withPiece(bare(ground), middle);
+    const named = { ...placed.layout, kind: middle.id, ...(ground.middle && { given: placed.id }) };
+    const joined = layLegs(named, ground, into, placed.id, ports);
+    return out.reduce((grown, chain, index) => {
+      const from = exits[index] ?? chain.from;
+      return withChain(grown, placed.id, { ...chain, from }, recorders[index]?.id ?? '');
+    }, joined);
+  });
 }
 
 /** A part with sockets for every source and an end for every recorder. */
@@ -241,10 +247,12 @@ const couldStand = (part: Part, { sources, recorders, apart }: Ground): boolean 
 
 /** The shapes in which these sources can come to these recorders. */
 export function streamsOf(ground: Ground): Stream[] {
-  if (ground.middle) return [through(ground, ground.middle)];
-  if (ground.sources.length === 1 && ground.recorders.length === 1) return single(ground);
+  const store = new LegStore(ground);
+  if (ground.middle) return [through(ground, store, ground.middle)];
+  const direct = intoRecorder(ground, store);
+  if (ground.sources.length === 1 && ground.recorders.length === 1) return direct;
   const middles = ground.pool.parts
     .filter((part) => couldStand(part, ground))
-    .map((part) => through(ground, part));
-  return [...intoRecorder(ground), ...outOfSource(ground), ...middles];
+    .map((part) => through(ground, store, part));
+  return [...direct, ...outOfSource(ground, store), ...middles];
 }

@@ -1,10 +1,11 @@
-import { contactsOf } from '../../plugs';
-import { suppliedPorts } from './charging';
 import type { Outcome } from '../../judge';
 import { LEAST_OVER_NOISE, overNoise } from '../settings';
 import { type Part, staysPut } from '../../parts';
+import { contactsOf } from '../../plugs';
+import { suppliedPorts } from './charging';
 import type { Layout } from './layout';
-import type { Wishes } from './request';
+import type { RouteRequest, Wishes } from './request';
+import { isBridged, stretchesOf } from './runs';
 
 /** An accessory for a port that asks for a chip, without it. */
 const lacksChip = (part: Part): boolean =>
@@ -17,16 +18,13 @@ export const isAllowed = (part: Part, wishes: Wishes, isOwned: boolean): boolean
   !(wishes.worn && staysPut(part)) &&
   !(wishes.risk === 'proven' && lacksChip(part));
 
-/** Metres of all leads of a layout. */
-export const metresOf = (layout: Layout): number =>
-  layout.pieces.reduce((sum, { part, length }) => sum + (length ?? part.length ?? 0), 0);
-
 /** Wishes that parts and joints alone decide; the rest is asked of the pipeline. */
 export const keepsWishes = (layout: Layout, wishes: Wishes): boolean =>
   !wishes.charge || layout.recorders.every((id) => suppliedPorts(layout, id));
 
 /** Whether the pipeline's answer is what was asked for. */
-export function meets(layout: Layout, judged: Outcome, wishes: Wishes): boolean {
+export function meets(layout: Layout, judged: Outcome, request: RouteRequest): boolean {
+  const { wishes = {} } = request;
   const { verdict, arrives, listeners } = judged;
   if (verdict !== 'clean' || arrives.length === 0) return false;
   if (arrives.some((a) => a.state !== 'recorded' || overNoise(a) < LEAST_OVER_NOISE)) return false;
@@ -35,7 +33,8 @@ export function meets(layout: Layout, judged: Outcome, wishes: Wishes): boolean 
   const heard = listeners.some(({ hears }) => hears.some(({ device }) => device === first));
   if ((wishes.hear || wishes.guests) && !heard) return false;
   if (wishes.risk === 'proven' && arrives.some((a) => !isProven(a.evidence.kind))) return false;
-  return metresOf(layout) >= (wishes.length ?? 0) - 1e-9;
+  return isBridged(layout, stretchesOf(layout, request));
 }
 
 const isProven = (kind: string): boolean => kind === 'tested by you' || kind === 'common practice';
+

@@ -1,0 +1,102 @@
+import { readHeadset, senseResistance, SIDE_WITHIN } from '../../engine/flow';
+import { writesTracks, type Capture, type Part, type PartPort } from '../../parts';
+import { SINE_CREST, volts } from '../../units';
+import { LEAST_OVER_NOISE } from '../settings';
+import { departures, type Departure } from './classes';
+import type { OpenEnd, Sides } from './end';
+import { join, type Amplitude, type Joined, type Voices } from './join';
+import { rangeOf } from './part-net';
+import { passageOf } from './passage';
+
+/** The estimate may be off by so much, dB: what is nearer to a limit is left for the pipeline to say. */
+const GRACE = 3;
+/** Peaks under this are no recording (the limit of the finding "faint"), dBFS. */
+const FAINTEST = -42;
+
+const level = ([re, im]: readonly [number, number]): number => 20 * Math.log10(Math.hypot(re, im));
+
+/** Whether a sound comes to as many sides of a converter as it has to. */
+function suffices(part: Part, capture: Capture, sides: Sides, left: boolean, right: boolean): boolean {
+  const hasTwo = ['left', 'right'].every((side) => capture.channels.some((channel) => channel.side === side));
+  switch (sides) {
+    case 'any':
+    case 'pair':
+      return true;
+    case 'two by pair':
+      return hasTwo;
+    case 'both':
+      return writesTracks(part, capture) || left === right;
+    case 'two':
+      return hasTwo && left && right;
+  }
+}
+
+/** Whether a converter hears every sound that comes to it well: neither faint, nor drowned, nor past full scale with every knob down. */
+function converts(part: Part, capture: Capture, { heard, sounds, sides }: Joined): boolean {
+  let any = false;
+  for (const [index, { crest }] of sounds.entries()) {
+    const channels = capture.channels.flatMap(({ gain, side }, n) => {
+      const amplitude: Amplitude | undefined = heard.get(`${capture.id}#${n}`)?.[index];
+      if (!amplitude || !(Math.hypot(...amplitude.most) > 1e-9)) return [];
+      const gains = [capture.gain, gain].map((q) => (q === undefined ? { least: 0, most: 0 } : rangeOf(q, part)));
+      const [least, most] = [gains.reduce((s, g) => s + g.least, 0), gains.reduce((s, g) => s + g.most, 0)];
+      const peak = crest - SINE_CREST - capture.fullScale;
+      return [
+        {
+          side,
+          phase: amplitude.most,
+          most: level(amplitude.most) + peak + most,
+          least: level(amplitude.least) + peak + least,
+          over: level(amplitude.most) + crest - SINE_CREST - capture.noise,
+        },
+      ];
+    });
+    const [first] = [...channels].sort((a, b) => b.most - a.most);
+    // Of a source with several outputs not every one comes by every way.
+    if (!first) continue;
+    if (first.most < FAINTEST - GRACE || first.over < LEAST_OVER_NOISE - GRACE) return false;
+    if (first.least > GRACE) return false;
+    any = true;
+    const carrying = channels.filter((one) => one.most > first.most - SIDE_WITHIN);
+    const [left, right] = [carrying.find((c) => c.side === 'left'), carrying.find((c) => c.side === 'right')];
+    if (left && right && left.phase[0] * right.phase[0] + left.phase[1] * right.phase[1] < 0) return false;
+    if (!suffices(part, capture, sides, left !== undefined, right !== undefined)) return false;
+  }
+  return any;
+}
+
+/** A jack that looks for a microphone finds one, whatever else is switched on. */
+function isNoticed(joined: Joined, part: Part, capture: Capture): boolean {
+  const { detection } = capture;
+  if (!detection || part.host?.selects === 'when-plugged') return true;
+  const form = joined.wants.length + (part.captures ?? []).filter((one) => one.detection).indexOf(capture);
+  return readHeadset(senseResistance(detection, volts(joined.standing(form)))) === 'microphone';
+}
+
+/** Whether a converter of a part hears an open end at one of its ports; false where none of them hears it well in every reading of the joint. */
+export function arrive(
+  part: Part,
+  entry: PartPort | undefined,
+  end: OpenEnd | undefined,
+  captures: readonly Capture[],
+  voices?: Voices,
+): boolean {
+  const others = entry && end ? departures(end.port, entry) : [];
+  return [undefined, ...others].every((reading) => inReading(part, entry, end, captures, voices, reading));
+}
+
+function inReading(
+  part: Part,
+  entry: PartPort | undefined,
+  end: OpenEnd | undefined,
+  captures: readonly Capture[],
+  voices: Voices | undefined,
+  reading: Departure | undefined,
+): boolean {
+  const passage = passageOf(part, entry ? [entry] : []);
+  const joined = join(passage, entry, end, voices, reading, true);
+  if (!joined || joined.clipped) return false;
+  const starved = joined.wants.some(({ volts: least }, w) => joined.standing(w) < least - 1e-6);
+  if (starved) return false;
+  return captures.some((capture) => isNoticed(joined, part, capture) && converts(part, capture, joined));
+}

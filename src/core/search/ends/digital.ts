@@ -1,0 +1,81 @@
+import { contactsOf, type Contact } from '../../plugs';
+import type { Part, PartPort } from '../../parts';
+import { matingOf } from './classes';
+import { copperOf } from './conducts';
+import { isDigital, type Digital, type OpenEnd } from './end';
+import { nodesOfPort } from './passage';
+
+function endOf(part: Part, port: PartPort, digital: Digital): OpenEnd {
+  const { device, lines, authenticated, hubs, from } = digital;
+  const state = `${port.connector} ${port.gender} ${device.id} ${[...lines].sort().join('')} ${authenticated} ${hubs} < ${from}`;
+  return { part, port, digital, state };
+}
+
+/** The digital plug of a sound device. */
+export const digitalEnd = (part: Part, port: PartPort, from = ''): OpenEnd =>
+  endOf(part, port, {
+    device: part,
+    lines: new Set(linesOf(port)),
+    authenticated: part.bus?.authenticated ?? false,
+    hubs: 0,
+    from,
+  });
+
+/** Every line of a port with electronics behind it. */
+const linesOf = ({ connector }: PartPort): readonly Contact[] => contactsOf(connector);
+
+/** The lines of an end that go on into a port which it is joined to. */
+export function linesInto(end: OpenEnd, port: PartPort): ReadonlySet<Contact> | undefined {
+  const mating = matingOf(end.port, port);
+  if (!mating.fits || !end.digital) return undefined;
+  const { lines } = end.digital;
+  return new Set(mating.touches.flatMap(({ jack, plug }) => (lines.has(jack) && plug[0] ? [plug[0]] : [])));
+}
+
+/** Supply and data are whole. */
+export const isWhole = (lines: ReadonlySet<Contact>): boolean => lines.has('V') && lines.has('D');
+
+/** Digital lines go on through leads contact by contact, and through hubs and adapters toward the host. */
+export function digitalExits(part: Part, entry: PartPort, end: OpenEnd): OpenEnd[] {
+  const { digital } = end;
+  const lines = linesInto(end, entry);
+  if (!digital || !lines || !isWhole(lines)) return [];
+  if (part.hub) {
+    const { upstream, sockets, authenticated } = part.hub;
+    const socket = sockets.find((s) => s.port === entry.id && s.data);
+    const port = part.ports.find(({ id }) => id === upstream);
+    return socket && port
+      ? [
+          endOf(part, port, {
+            ...digital,
+            lines: new Set(linesOf(port)),
+            authenticated: digital.authenticated || authenticated,
+            hubs: digital.hubs + 1,
+          }),
+        ]
+      : [];
+  }
+  if (part.bus || part.host) return [];
+  const copper = copperOf(part);
+  const live = new Set(nodesOfPort(entry, part).flatMap(([c, node]) => (lines.has(c) ? [copper(node)] : [])));
+  return part.ports.flatMap((port): OpenEnd[] => {
+    if (port === entry || !isDigital(port)) return [];
+    const through = new Set(
+      nodesOfPort(port, part).flatMap(([contact, node]) => (live.has(copper(node)) ? [contact] : [])),
+    );
+    return isWhole(through) ? [endOf(part, port, { ...digital, lines: through })] : [];
+  });
+}
+
+/** What a digital port of a host makes of a device that comes to it. */
+export function hostTakes(host: Part, port: PartPort, end: OpenEnd): boolean {
+  const { digital } = end;
+  const lines = linesInto(end, port);
+  const socket = host.host?.busPorts.find((one) => one.port === port.id && one.data);
+  if (!digital || !lines || !socket || !isWhole(lines)) return false;
+  const { device, authenticated, hubs } = digital;
+  const { bus } = device;
+  if (!bus || bus.registersAs === 'power' || bus.registersAs === 'other') return false;
+  if (bus.registersAs === 'analogue' && (!socket.analogue || hubs > 0)) return false;
+  return !socket.wantsAuthentication || authenticated || bus.worksIn !== undefined;
+}

@@ -1,0 +1,62 @@
+import { contactsOf, type Contact } from '../../plugs';
+import type { Part, PartPort } from '../../parts';
+import type { Grid } from './grid';
+
+/** A source's sound on an open end: its columns in the grid are volts RMS, with every knob at the most and at the least. */
+export interface Sound {
+  readonly id: string;
+  /** How far its peaks lie over its RMS, dB. */
+  readonly crest: number;
+}
+
+/** Direct voltage that must come from what is still to be joined. */
+export interface Wanted {
+  readonly volts: number;
+}
+
+/**
+ * The state of contacts that stand open: what the rest of the world can learn of everything behind them. `place`: on which
+ * unknown a contact lies. `alternating`: at 1 kHz, two columns a sound. `direct`: one column, the supplies; a form a want.
+ */
+export interface Analogue {
+  readonly place: ReadonlyMap<Contact, number>;
+  readonly size: number;
+  readonly alternating: Grid;
+  readonly direct: Grid;
+  readonly sounds: readonly Sound[];
+  /** Pairs of contacts between which a sound stands. */
+  readonly pairs: readonly (readonly [Contact, Contact])[];
+  readonly wants: readonly Wanted[];
+  readonly sides: Sides;
+}
+
+/**
+ * To what sides of a converter the sound has to come: `any`; `both` of one that has two; `two` sides and no less. `pair`: the same,
+ * where another output of the source brings the other side.
+ */
+export type Sides = 'any' | 'both' | 'two' | 'pair' | 'two by pair';
+
+/** Numbers instead of voltages: the sound device that made them, and the lines that are still whole. */
+export interface Digital {
+  readonly device: Part;
+  readonly lines: ReadonlySet<Contact>;
+  /** Something on the way has the chip that an 8-pin port asks for. */
+  readonly authenticated: boolean;
+  /** Hubs and adapters on the way. */
+  readonly hubs: number;
+  /** The state of what came to its converter. */
+  readonly from: string;
+}
+
+/** An open end of a growing chain: the port that waits for its other half. */
+export interface OpenEnd {
+  readonly part: Part;
+  readonly port: PartPort;
+  readonly analogue?: Analogue;
+  readonly digital?: Digital;
+  /** Equal states go on alike. */
+  readonly state: string;
+}
+
+/** A port by which numbers and supply go, and no sound. */
+export const isDigital = (port: PartPort): boolean => contactsOf(port.connector).includes('D');

@@ -1,0 +1,8 @@
+export type { Analogue, Digital, OpenEnd } from './end';
+export { isDigital } from './end';
+export { copperOf } from './conducts';
+export { channelsOf, idealEnd, pairEnd } from './ideal';
+export { drivesReached, isCoupled, outletPairs } from './outlets';
+export { nodesOfPort } from './passage';
+export { asked, sourceEnds } from './source';
+export { convertedEnd, couldRecord, exitEnd, exitsOf, passes, throughPart } from './steps';

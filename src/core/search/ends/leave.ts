@@ -1,0 +1,105 @@
+import type { Contact } from '../../plugs';
+import type { Part, PartPort } from '../../parts';
+import type { Analogue, OpenEnd } from './end';
+import { Grid, NO_ADMITTANCE } from './grid';
+import type { Joined } from './join';
+
+/** Under this share of a volt nothing hangs on what is still to come. */
+const NOTHING = 1e-6;
+
+/** Rows and columns of some unknowns, and all that stands after the unknowns. */
+function picked(grid: Grid, nodes: number, keep: readonly number[], forms: readonly number[]): Grid {
+  const small = new Grid(keep.length + forms.length, keep.length + grid.columns - nodes);
+  const rows = [...keep, ...forms.map((form) => nodes + form)];
+  for (const [r, row] of rows.entries()) {
+    for (const [c, column] of keep.entries()) small.add(r, c, grid.re(row, column), grid.im(row, column));
+    for (let c = nodes; c < grid.columns; c += 1)
+      small.add(r, keep.length + c - nodes, grid.re(row, c), grid.im(row, c));
+  }
+  return small;
+}
+
+/** Less of a source than this is no sound, V: −160 dBV. */
+const SILENT = 1e-8;
+
+/** Pairs of contacts between which any sound stands while all are open, with every knob at the most. */
+function loudPairs({ alternating, size, sounds, place }: Omit<Analogue, 'pairs'>): Analogue['pairs'] {
+  const open = alternating.copy();
+  for (let node = 0; node < size; node += 1) open.eliminate(node, NO_ADMITTANCE);
+  const volts = sounds.map((_, sound) =>
+    Array.from({ length: size }, (_unused, node): readonly [number, number] => {
+      const [pr, pi] = [open.re(node, node), open.im(node, node)];
+      const own = pr ** 2 + pi ** 2;
+      if (!(Math.sqrt(own) > NO_ADMITTANCE)) return [0, 0];
+      const [r, i] = [open.re(node, size + 2 * sound), open.im(node, size + 2 * sound)];
+      return [(r * pr + i * pi) / own, (i * pr - r * pi) / own];
+    }),
+  );
+  const contacts = [...place];
+  return contacts.flatMap(([one, a], index) =>
+    contacts.slice(index + 1).flatMap(([other, b]): (readonly [Contact, Contact])[] =>
+      volts.some((at) => {
+        const [[x, y], [u, v]] = [at[a] ?? [0, 0], at[b] ?? [0, 0]];
+        return Math.hypot(x - u, y - v) > SILENT;
+      })
+        ? [[one, other]]
+        : [],
+    ),
+  );
+}
+
+/** Numbers that differ by less than about a sixth are one: leads and couplers between are no other state. */
+const rounded = (value: number): number => (Math.abs(value) < 1e-9 ? 0 : Math.round(Math.log(Math.abs(value)) * 3));
+const signed = (value: number): string => `${value < -1e-9 ? '-' : ''}${rounded(value)}`;
+
+function stateOf(port: PartPort, { place, size, alternating, direct, wants, sides }: Omit<Analogue, 'pairs'>): string {
+  const words: (string | number)[] = [port.connector, port.gender, sides];
+  for (const [contact, node] of place) words.push(contact, node);
+  words.push('~');
+  for (let r = 0; r < size; r += 1) {
+    for (let c = r + 1; c < size; c += 1)
+      words.push(rounded(Math.hypot(alternating.re(r, c), alternating.im(r, c))), rounded(direct.re(r, c)));
+    for (let c = size; c < alternating.columns; c += 1) words.push(signed(alternating.re(r, c)));
+    words.push(signed(direct.re(r, size)));
+  }
+  for (const [w, { volts }] of wants.entries()) {
+    words.push(volts);
+    for (let c = 0; c <= size; c += 1) words.push(signed(direct.re(size + w, c)));
+  }
+  return words.join(' ');
+}
+
+/** What is open at a port of a part once it is joined; undefined where no sound comes there, or what feeds the source cannot reach it any more. */
+export function leave(joined: Joined, part: Part, port: PartPort, places: ReadonlyMap<Contact, number>): OpenEnd | undefined {
+  if (joined.clipped) return undefined;
+  const nodes = joined.classes.size;
+  const classOf = (node: number): number => joined.classes.second[node] ?? 0;
+  const keep = [...new Set([...places.values()].map(classOf))];
+  const place = new Map([...places].map(([contact, node]) => [contact, keep.indexOf(classOf(node))]));
+  const [alternating, direct] = [joined.alternating.copy(), joined.direct.copy()];
+  for (let node = 0; node < nodes; node += 1) {
+    if (keep.includes(node)) continue;
+    alternating.eliminate(node, NO_ADMITTANCE);
+    direct.eliminate(node, NO_ADMITTANCE);
+  }
+  const forms: number[] = [];
+  const wants = joined.wants.filter((_, w) => {
+    const hangs = keep.some((node) => Math.abs(direct.re(nodes + w, node)) > NOTHING);
+    if (hangs) forms.push(w);
+    return hangs;
+  });
+  for (const [w, { volts }] of joined.wants.entries())
+    if (!forms.includes(w) && -direct.re(nodes + w, nodes) < volts - 1e-6) return undefined;
+  const open = {
+    place,
+    size: keep.length,
+    alternating: picked(alternating, nodes, keep, []),
+    direct: picked(direct, nodes, keep, forms),
+    sounds: joined.sounds,
+    wants,
+    sides: joined.sides,
+  };
+  const analogue: Analogue = { ...open, pairs: loudPairs(open) };
+  if (analogue.pairs.length === 0) return undefined;
+  return { part, port, analogue, state: stateOf(port, analogue) };
+}

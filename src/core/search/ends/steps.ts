@@ -1,0 +1,64 @@
+import type { Part, PartPort } from '../../parts';
+import { arrive } from './arrive';
+import { departures, matingOf, type Departure } from './classes';
+import { digitalEnd, digitalExits, hostTakes } from './digital';
+import { isDigital, type OpenEnd } from './end';
+import { join } from './join';
+import { leave } from './leave';
+import { passageOf } from './passage';
+
+/** Ports by which what enters a part by one of its ports may leave it. */
+export const exitsOf = (part: Part, entry: PartPort): PartPort[] =>
+  part.ports.filter((port) => port !== entry && port.direction !== 'in' && !isDigital(port));
+
+/** What is open at one exit of a part that an end has been joined to; undefined where nothing that could be relied on comes there. */
+export function exitEnd(part: Part, entry: PartPort, end: OpenEnd, exit: PartPort): OpenEnd | undefined {
+  const passage = passageOf(part, [entry, exit]);
+  const places = passage.places[1];
+  const inReading = (reading?: Departure): OpenEnd | undefined => {
+    const joined = join(passage, entry, end, undefined, reading);
+    return joined && places && leave(joined, part, exit, places);
+  };
+  const next = inReading();
+  // What hangs on which band a spring happens to meet is no way that anybody could rely on.
+  return next && departures(end.port, entry).every((reading) => inReading(reading)?.state === next.state)
+    ? next
+    : undefined;
+}
+
+/** The sound device that a part makes of what comes to one of its ports. */
+export function convertedEnd(part: Part, entry: PartPort, end: OpenEnd): OpenEnd[] {
+  const { bus } = part;
+  const captures = (part.captures ?? []).filter(({ id }) => bus?.captures.includes(id));
+  const port = bus && part.ports.find(({ id }) => id === bus.port);
+  return port && captures.length > 0 && arrive(part, entry, end, captures) ? [digitalEnd(part, port, end.state)] : [];
+}
+
+/** Every way on from an open end through one part that it is plugged into, or that is plugged into it. */
+export function throughPart(part: Part, entry: PartPort, end: OpenEnd): OpenEnd[] {
+  if (!matingOf(end.port, entry).fits) return [];
+  if (end.digital) return digitalExits(part, entry, end);
+  if (part.host) return [];
+  const exits = exitsOf(part, entry).flatMap((exit) => exitEnd(part, entry, end, exit) ?? []);
+  return [...exits, ...convertedEnd(part, entry, end)];
+}
+
+/** Whether an end leads anywhere through a part. */
+export function passes(part: Part, entry: PartPort, end: OpenEnd): boolean {
+  if (!matingOf(end.port, entry).fits) return false;
+  if (end.digital) return digitalExits(part, entry, end).length > 0;
+  return (
+    convertedEnd(part, entry, end).length > 0 ||
+    exitsOf(part, entry).some((exit) => exitEnd(part, entry, end, exit) !== undefined)
+  );
+}
+
+/** Whether a host could record what comes to one of its ports. */
+export function couldRecord(host: Part, port: PartPort, end: OpenEnd): boolean {
+  if (!matingOf(end.port, port).fits) return false;
+  if (end.digital) return hostTakes(host, port, end);
+  const captures = (host.captures ?? []).filter(
+    (one) => one.port === port.id || one.channels.some(({ socket }) => socket === port.id),
+  );
+  return captures.length > 0 && arrive(host, port, end, captures);
+}

@@ -1,0 +1,27 @@
+import { isPlainLink, type Part } from '../../parts';
+import { isDigital } from '../ends';
+
+/** Lengths in which leads are sold, metres. Typical. */
+export const SOLD_METRES = [0.2, 0.5, 1, 1.5, 2, 3, 5, 6, 10, 15, 20, 30] as const;
+/** What a metre more costs, in the user's currency. Typical: 1 to 1.5. */
+const PRICE_A_METRE = 1.2;
+
+/** Whether a lead is sold in several lengths: converter cables and adapters are not. */
+export const growsLong = (part: Part): boolean => part.length !== undefined && isPlainLink(part);
+
+/** A USB lead reaches about 5 m (USB 2.0, 7.1.16: cable delay; from memory). */
+const LONGEST_DIGITAL = 5;
+
+/** The shortest length in which a lead is sold that bridges so much; undefined where none is. */
+export function soldLength(part: Part, atLeast: number): number | undefined {
+  const own = part.length ?? 0;
+  if (atLeast <= own + 1e-9) return own;
+  const most = part.ports.some(isDigital) ? LONGEST_DIGITAL : Infinity;
+  return SOLD_METRES.find((metres) => metres >= atLeast - 1e-9 && metres >= own && metres <= most);
+}
+
+/** Price of a lead of this length; of anything else its own. */
+export const priceOf = (part: Part, length?: number): number =>
+  length === undefined || part.length === undefined || length <= part.length
+    ? part.price
+    : Math.round(part.price + (length - part.length) * PRICE_A_METRE);

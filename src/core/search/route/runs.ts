@@ -1,0 +1,165 @@
+import { isWiring } from '../../parts';
+import type { PortRef } from '../../rig';
+import { isDigital } from '../ends';
+import { growsLong, soldLength } from './lengths';
+import { betweenPieces, pieceOf, type Layout, type Piece } from './layout';
+import type { RouteRequest } from './request';
+
+/** A piece on a way, with the ports by which it is entered and left. */
+interface Stop {
+  readonly piece: Piece;
+  readonly into?: string;
+  readonly out?: string;
+}
+
+/** The pieces on the shortest way over joints from one piece to another. */
+export function wayBetween(layout: Layout, from: string, to: string): Stop[] | undefined {
+  const came = new Map<string, { readonly by: PortRef; readonly here: PortRef } | undefined>([[from, undefined]]);
+  for (const id of came.keys()) {
+    if (id === to) break;
+    for (const { plug, jack } of layout.joints) {
+      for (const [near, far] of [
+        [plug, jack],
+        [jack, plug],
+      ] as const) {
+        if (near.part === id && !came.has(far.part)) came.set(far.part, { by: near, here: far });
+      }
+    }
+  }
+  if (!came.has(to)) return undefined;
+  const way: Stop[] = [];
+  let out: string | undefined;
+  for (let id: string | undefined = to; id !== undefined; ) {
+    const piece = pieceOf(layout, id);
+    const step: { readonly by: PortRef; readonly here: PortRef } | undefined = came.get(id);
+    if (!piece) return undefined;
+    way.unshift({ piece, ...(step && { into: step.here.port }), ...(out !== undefined && { out }) });
+    out = step?.by.port;
+    id = step?.by.part;
+  }
+  return way;
+}
+
+const portOf = ({ part }: Piece, id: string | undefined) => part.ports.find((port) => port.id === id);
+
+/** Metres that a way bridges; radio bridges whatever there is. */
+export function metresOf(way: readonly Stop[]): number {
+  return way.reduce((sum, { piece, into, out }) => {
+    const [entry, exit] = [portOf(piece, into), portOf(piece, out)];
+    if (entry?.connector === 'radio' || exit?.connector === 'radio') return Infinity;
+    return sum + (piece.length ?? piece.part.length ?? 0) + (entry?.ownLead ?? 0) + (exit?.ownLead ?? 0);
+  }, 0);
+}
+
+/** A way that has to bridge so many metres. */
+export interface Stretch {
+  readonly from: string;
+  readonly to: string;
+  readonly metres: number;
+}
+
+const apart = (request: RouteRequest, a: string | undefined, b: string | undefined): number =>
+  a === undefined || b === undefined
+    ? 0
+    : Math.max(
+        0,
+        ...(request.distances ?? [])
+          .filter(({ from, to }) => (from === a && to === b) || (from === b && to === a))
+          .map(({ metres }) => metres),
+      );
+
+/** What a request wants bridged: its distances between places, and the one length from sources to where they go first. */
+export function stretchesOf(layout: Layout, request: RouteRequest): Stretch[] {
+  const length = request.wishes?.length ?? 0;
+  const found: Stretch[] = [];
+  const want = (from: string, to: string, metres: number) => metres > 0 && found.push({ from, to, metres });
+  const place = (index: number, of: 'sources' | 'destinations') => request[of][index]?.place;
+  for (const [s, source] of layout.sources.entries()) {
+    if (layout.given !== undefined) {
+      want(source, layout.given, Math.max(length, apart(request, place(s, 'sources'), request.throughPlace)));
+      continue;
+    }
+    for (const [r, recorder] of layout.recorders.entries())
+      want(source, recorder, Math.max(length, apart(request, place(s, 'sources'), place(r, 'destinations'))));
+  }
+  if (layout.given !== undefined) {
+    for (const [r, recorder] of layout.recorders.entries())
+      want(layout.given, recorder, apart(request, request.throughPlace, place(r, 'destinations')));
+  }
+  return found;
+}
+
+const HOT_AND_COLD = ['hot', 'cold'];
+
+/** The port of the first thing that is more than wiring, one way along from a place. */
+function bodyPort(way: readonly Stop[], at: number, step: 1 | -1) {
+  for (let i = at + step; way[i]; i += step) {
+    const stop = way[i];
+    if (stop && !isWiring(stop.piece.part)) return portOf(stop.piece, step === 1 ? stop.into : stop.out);
+  }
+  return undefined;
+}
+
+/** Hot and cold at both ends of a run: a long one picks up little. */
+function isBalanced(way: readonly Stop[], at: number): boolean {
+  return ([1, -1] as const).every((step) => {
+    const roles = Object.values(bodyPort(way, at, step)?.roles ?? {});
+    return HOT_AND_COLD.every((role) => roles.some((one) => one === role));
+  });
+}
+
+/** An unbalanced run longer than this picks up hum and loses treble, metres (15 to 20 ft; common practice). */
+const UNBALANCED_METRES = 6;
+
+/** Leads that carry sound unbalanced over more than practice allows. */
+export function overruns(layout: Layout): number {
+  const long = betweenPieces(layout).filter(
+    ({ part, length }) => (length ?? part.length ?? 0) > UNBALANCED_METRES && !part.ports.some(isDigital),
+  );
+  return long.filter(({ id }) =>
+    layout.sources.some((source) =>
+      layout.recorders.some((recorder) => {
+        const way = wayBetween(layout, source, recorder) ?? [];
+        const at = way.findIndex(({ piece }) => piece.id === id);
+        return at >= 0 && !isBalanced(way, at);
+      }),
+    ),
+  ).length;
+}
+
+/** Every distance is bridged. */
+export const isBridged = (layout: Layout, stretches: readonly Stretch[]): boolean =>
+  stretches.every(({ from, to, metres }) => {
+    const way = wayBetween(layout, from, to);
+    return way !== undefined && metresOf(way) >= metres - 1e-9;
+  });
+
+/** The lead that is best made long enough for a way: balanced before unbalanced, sound before numbers, then the first. */
+function lengthened(layout: Layout, { from, to, metres }: Stretch, owned: (piece: Piece, atLeast: number) => number | undefined) {
+  const way = wayBetween(layout, from, to);
+  if (!way) return undefined;
+  const missing = metres - metresOf(way);
+  if (missing <= 1e-9) return layout;
+  const choices = way.flatMap(({ piece }, at) => {
+    if (!growsLong(piece.part)) return [];
+    const wanted = (piece.length ?? piece.part.length ?? 0) + missing;
+    const length = owned(piece, wanted) ?? soldLength(piece.part, wanted);
+    if (length === undefined) return [];
+    const rank = (isBalanced(way, at) ? 0 : 2) + (piece.part.ports.some(isDigital) ? 1 : 0);
+    return [{ piece, length, rank }];
+  });
+  const [best] = choices.sort((a, b) => a.rank - b.rank);
+  if (!best) return undefined;
+  const pieces = layout.pieces.map((one) => (one.id === best.piece.id ? { ...one, length: best.length } : one));
+  return { ...layout, pieces };
+}
+
+/** The layout with its leads as long as they have to be; undefined where no lead is sold that long. */
+export function bridged(layout: Layout, request: RouteRequest): Layout | undefined {
+  const owned = ({ part }: Piece, atLeast: number): number | undefined =>
+    (request.leadLengths?.[part.id] ?? []).filter((metres) => metres >= atLeast - 1e-9).sort((a, b) => a - b)[0];
+  return stretchesOf(layout, request).reduce<Layout | undefined>(
+    (grown, stretch) => grown && lengthened(grown, stretch, owned),
+    layout,
+  );
+}

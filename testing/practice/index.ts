@@ -1,0 +1,7 @@
+import { BOXES } from './boxes';
+import { HEADSET } from './headset';
+import { USB } from './usb';
+
+/** Requests of the trade with the answers of practice. */
+export const PRACTICE = [...HEADSET, ...USB, ...BOXES];
+export { requestOf, type Answer, type PracticeCase } from './case';
