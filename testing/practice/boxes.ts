@@ -68,7 +68,7 @@ export const BOXES: readonly PracticeCase[] = [
     name: 'a receiver to camera and phone at once: a splitter at its output, a lead to each',
     from: ['receiver-trs'],
     to: [['camera-trs'], ['phone-ctia', 'camera-app']],
-    answers: [has('splitter-headphones', 'lead-trs-trs', 'patch-trs-trrs')],
+    answers: [has('splitter-headphones', 'lead-trs-trs', 'patch-trs-trrs|adapter-trs-trrs')],
   },
   {
     name: 'a receiver with two outputs: the camera by TRS, the phone by USB',
@@ -186,8 +186,8 @@ export const BOXES: readonly PracticeCase[] = [
     from: ['dynamic-xlr'],
     to: [['phone-8-pin', 'camera-app']],
     wishes: { length: 30, worn: true },
-    drawer: { 'pack-plug-on': 1, 'receiver-trs': 1 },
-    answers: [has('pack-plug-on', 'receiver-trs', 'patch-trs-trrs', 'dongle-8-pin-headset')],
+    drawer: { 'pack-plug-on': 1, 'receiver-two-channel': 1 },
+    answers: [has('pack-plug-on', 'receiver-two-channel', 'patch-trs-trrs', 'dongle-8-pin-headset')],
   },
   {
     name: 'a microphone to a desk 20 m away that is there, then to a phone beside it',

@@ -19,7 +19,7 @@ export const oneSideOnly = check({
   limit: `The quieter side at most ${SIDE_WITHIN} dB under the louder (our own limit).`,
   cures: ['switch', 'link', 'plug', 'pair'],
   find: (facts) => {
-    if (facts.rig.purpose.tracks === 'apart') return [];
+    if (facts.rig.purpose.tracks !== undefined) return [];
     return facts.arrivals.flatMap((arrival): Found[] => {
       const input = inputOf(facts, arrival);
       if (arrival.state !== 'recorded' || !input || input.channels.length < 2) return [];

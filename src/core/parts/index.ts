@@ -39,6 +39,7 @@ export { maximumOf, maximumsOf } from './model/maximums';
 export {
   isCopper,
   isHeadphones,
+  isPassiveLink,
   isPlainLink,
   isSupply,
   isWiring,

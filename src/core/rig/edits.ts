@@ -30,7 +30,7 @@ export type RigEdit =
       readonly as: 'sources' | 'recorders';
       readonly meant: boolean;
     }
-  | { readonly kind: 'tracks'; readonly apart: boolean }
+  | { readonly kind: 'tracks'; readonly apart: boolean; readonly side?: boolean }
   | { readonly kind: 'label'; readonly part: string; readonly label: string }
   | { readonly kind: 'note'; readonly part?: string; readonly text: string }
   | { readonly kind: 'move'; readonly joint: string; readonly from: PortRef; readonly to: PortRef }
@@ -203,9 +203,10 @@ function mean(rig: Rig, edit: EditOf<'mean'>): Rig {
   return { ...rig, purpose: { ...rig.purpose, [edit.as]: edit.meant ? [...others, edit.part] : others } };
 }
 
-function separate(rig: Rig, apart: boolean): Rig {
+function separate(rig: Rig, { apart, side }: EditOf<'tracks'>): Rig {
   const { tracks: _tracks, ...purpose } = rig.purpose;
-  return { ...rig, purpose: apart ? { ...purpose, tracks: 'apart' } : purpose };
+  const tracks = apart ? 'apart' : side ? 'side' : undefined;
+  return { ...rig, purpose: { ...purpose, ...(tracks && { tracks }) } };
 }
 
 function label(rig: Rig, edit: EditOf<'label'>): Rig {
@@ -304,7 +305,7 @@ function applyChange(rig: Rig, edit: Exclude<RigEdit, { kind: Wiring }>): Rig {
     case 'mean':
       return mean(rig, edit);
     case 'tracks':
-      return separate(rig, edit.apart);
+      return separate(rig, edit);
     case 'label':
       return label(rig, edit);
     case 'note':

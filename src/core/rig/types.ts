@@ -69,8 +69,8 @@ export interface Rig {
   readonly purpose: {
     readonly sources: readonly string[];
     readonly recorders: readonly string[];
-    /** `apart`: each source on a side or track of its own. Absent: every source on every side. */
-    readonly tracks?: 'apart';
+    /** `apart`: each source on a side or track of its own. `side`: one side of two is enough. Absent: every source on every side. */
+    readonly tracks?: 'apart' | 'side';
   };
   readonly policies?: readonly PolicyNote[];
   /** Parts of the user's own that are laid out here; their ids begin with "own-". */

@@ -22,6 +22,10 @@ export const isWiring = (part: Part): boolean =>
   part.ports.every((port) => port.direction === 'through' || port.direction === 'out') &&
   part.circuit.every(({ kind }) => WIRING.includes(kind));
 
+/** Copper between sockets, however many: leads, adapters, splitters. */
+export const isPassiveLink = (part: Part): boolean =>
+  joinsContactsOnly(part) && part.ears === undefined && part.circuit.every(({ kind }) => WIRING.includes(kind));
+
 /** It is there to give others power, and does nothing else: a charger, a power bank, a port on the wall. */
 export const isSupply = (part: Part): boolean => !part.host && (part.outlets ?? []).length > 0;
 

@@ -31,38 +31,51 @@ function suffices(part: Part, capture: Capture, sides: Sides, left: boolean, rig
   }
 }
 
+/** A sound at one channel of a converter: peaks in dBFS with every knob at the most and at the least, and over the converter's noise. */
+interface Heard {
+  readonly side: string;
+  readonly phase: readonly [number, number];
+  readonly most: number;
+  readonly least: number;
+  readonly over: number;
+}
+
+function heardOf(part: Part, capture: Capture, amplitudes: (channel: number) => Amplitude | undefined, crest: number): Heard[] {
+  return capture.channels.flatMap(({ gain, side }, n) => {
+    const amplitude = amplitudes(n);
+    if (!amplitude || !(Math.hypot(...amplitude.most) > 1e-9)) return [];
+    const gains = [capture.gain, gain].map((q) => (q === undefined ? { least: 0, most: 0 } : rangeOf(q, part)));
+    const [least, most] = [gains.reduce((s, g) => s + g.least, 0), gains.reduce((s, g) => s + g.most, 0)];
+    const peak = crest - SINE_CREST - capture.fullScale;
+    return [
+      {
+        side,
+        phase: amplitude.most,
+        most: level(amplitude.most) + peak + most,
+        least: level(amplitude.least) + peak + least,
+        over: level(amplitude.most) + crest - SINE_CREST - capture.noise,
+      },
+    ];
+  });
+}
+
 /** Whether a converter hears every sound that comes to it well: neither faint, nor drowned, nor past full scale with every knob down. */
 function converts(part: Part, capture: Capture, { heard, sounds, sides }: Joined): boolean {
-  let any = false;
+  const all: Heard[] = [];
   for (const [index, { crest }] of sounds.entries()) {
-    const channels = capture.channels.flatMap(({ gain, side }, n) => {
-      const amplitude: Amplitude | undefined = heard.get(`${capture.id}#${n}`)?.[index];
-      if (!amplitude || !(Math.hypot(...amplitude.most) > 1e-9)) return [];
-      const gains = [capture.gain, gain].map((q) => (q === undefined ? { least: 0, most: 0 } : rangeOf(q, part)));
-      const [least, most] = [gains.reduce((s, g) => s + g.least, 0), gains.reduce((s, g) => s + g.most, 0)];
-      const peak = crest - SINE_CREST - capture.fullScale;
-      return [
-        {
-          side,
-          phase: amplitude.most,
-          most: level(amplitude.most) + peak + most,
-          least: level(amplitude.least) + peak + least,
-          over: level(amplitude.most) + crest - SINE_CREST - capture.noise,
-        },
-      ];
-    });
+    const channels = heardOf(part, capture, (n) => heard.get(`${capture.id}#${n}`)?.[index], crest);
     const [first] = [...channels].sort((a, b) => b.most - a.most);
     // Of a source with several outputs not every one comes by every way.
     if (!first) continue;
-    if (first.most < FAINTEST - GRACE || first.over < LEAST_OVER_NOISE - GRACE) return false;
-    if (first.least > GRACE) return false;
-    any = true;
+    if (first.most < FAINTEST - GRACE || first.over < LEAST_OVER_NOISE - GRACE || first.least > GRACE) return false;
     const carrying = channels.filter((one) => one.most > first.most - SIDE_WITHIN);
     const [left, right] = [carrying.find((c) => c.side === 'left'), carrying.find((c) => c.side === 'right')];
     if (left && right && left.phase[0] * right.phase[0] + left.phase[1] * right.phase[1] < 0) return false;
-    if (!suffices(part, capture, sides, left !== undefined, right !== undefined)) return false;
+    all.push(...carrying);
   }
-  return any;
+  const loudest = Math.max(...all.map(({ most }) => most));
+  const on = (side: string) => all.some((one) => one.side === side && one.most > loudest - SIDE_WITHIN);
+  return all.length > 0 && suffices(part, capture, sides, on('left'), on('right'));
 }
 
 /** A jack that looks for a microphone finds one, whatever else is switched on. */

@@ -49,10 +49,10 @@ export function voicesOf(part: Part, pressure: DbSpl): Voices {
 }
 
 /** What is asked of one output of a pair. */
-const PAIRED = { any: 'any', both: 'pair', two: 'two by pair' } as const;
+const PAIRED = { any: 'any', both: 'pair', two: 'two by pair', 'two by pair': 'two by pair' } as const;
 
 /** An open end whose sound has to come to these sides; the other output of a pair brings the other one. */
-export function asked(end: OpenEnd, sides: 'any' | 'both' | 'two'): OpenEnd {
+export function asked(end: OpenEnd, sides: 'any' | 'both' | 'two' | 'two by pair'): OpenEnd {
   const { part, port, analogue } = end;
   if (!analogue || sides === 'any') return end;
   const paired = part.ports.some(

@@ -1,4 +1,4 @@
-import { type Part, type PartPort, isWiring } from '../../parts';
+import { type Part, type PartPort, isPassiveLink } from '../../parts';
 import type { OpenEnd } from '../ends';
 import { boundsTo, type Bounds } from './bounds';
 import { Heap } from './heap';
@@ -71,7 +71,7 @@ export interface ChainSearch {
   /** What a chain that begins at an end brings with it beside its parts, such as a supply for the source. */
   readonly extra?: (start: OpenEnd) => Cost;
   /** Every chain has to lead through one of these. */
-  readonly via?: readonly Part[];
+  readonly via?: ReadonlySet<Part>;
   /** The most that may be spent. */
   readonly budget?: number;
   /** Chains that cost more than this are not wanted any more. */
@@ -98,13 +98,13 @@ function standsFor(a: Node, b: Node, purse: Purse, prices: ReadonlyMap<string, n
 /** Sockets of one kind on a part do not make two ways. */
 const socketKind = (port: PartPort): string => `${port.connector} ${port.direction}`;
 
-/** What makes a chain another way than others: the sockets at its ends, and its boxes. */
+/** What makes a chain another way than others: the sockets at its ends, and its boxes. Copper, with as many sockets as it may have, is no box. */
 export const kindOfChain = (
   from: PartPort,
   links: readonly { readonly part: Part }[],
   to: PartPort,
 ): string =>
-  [socketKind(from), ...links.flatMap(({ part }) => (isWiring(part) ? [] : [part.id])), socketKind(to)].join(
+  [socketKind(from), ...links.flatMap(({ part }) => (isPassiveLink(part) ? [] : [part.id])), socketKind(to)].join(
     '>',
   );
 
@@ -115,17 +115,13 @@ export class ChainFinder {
   private readonly accepted = new Map<string, boolean>();
   private readonly prices: ReadonlyMap<string, number>;
   private readonly least: Bounds;
-  /** What the cheapest of the parts that every chain has to lead through weighs. */
-  private readonly via: number;
   /** How many open ends have been looked at. */
   expanded = 0;
 
   constructor(private readonly search: ChainSearch) {
     this.prices = new Map(search.pool.parts.map((part) => [part.id, part.price]));
     const { goal: part, ports, accepts, purse } = search;
-    this.least = boundsTo({ part, ports, accepts }, search.starts, search.pool, purse);
-    const vias = (search.via ?? []).map((one) => costOfOneMore(one, useOf([]), purse).weight);
-    this.via = search.via ? Math.min(Infinity, ...vias) + costFor(0, 0, 1, purse).weight : 0;
+    this.least = boundsTo({ part, ports, accepts }, search.starts, search.pool, purse, search.via);
     for (const end of search.starts) {
       this.grow({
         from: end.port,
@@ -180,12 +176,12 @@ export class ChainFinder {
   }
 
   private isVia(part: Part): boolean {
-    return this.search.via?.includes(part) ?? false;
+    return this.search.via?.has(part) ?? false;
   }
 
   /** The least that is still to be paid from an open end. */
   private ahead(end: OpenEnd, passed: boolean): Cost | undefined {
-    const weight = Math.max(this.least.from(end), passed ? 0 : this.via);
+    const weight = this.least.from(end, passed);
     return Number.isFinite(weight) ? { ...NOTHING, weight } : undefined;
   }
 
@@ -215,13 +211,12 @@ export class ChainFinder {
     for (const next of pool.entriesFor(node.end)) {
       const { part, port } = next;
       if (standsApart(node.reach, part, port)) continue;
-      const ahead = this.least.over(node.end, part);
+      const passed = node.passed || this.isVia(part);
+      const ahead = this.least.over(node.end, part, passed);
       if (!Number.isFinite(ahead)) continue;
       const cost = plus(node.cost, costOfOneMore(part, node.used, purse));
       if (cost.price > budget) continue;
-      const passed = node.passed || this.isVia(part);
-      const least = { ...NOTHING, weight: Math.max(ahead, passed ? 0 : this.via) };
-      const bound = plus(plus(cost, least), node.extra);
+      const bound = plus(plus(cost, { ...NOTHING, weight: ahead }), node.extra);
       if (most && compareWeights(bound, most) > 0) continue;
       this.queue.push({ ...node, bound, next });
     }

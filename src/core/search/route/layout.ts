@@ -152,5 +152,6 @@ export function rigOf(layout: Layout, request: RouteRequest): Rig {
     ...(request.policies && { policies: request.policies }),
     ...(own.length > 0 && { ownParts: own }),
   };
-  return applyEdit(rig, { kind: 'tracks', apart: request.wishes?.channels === 'apart' });
+  const { channels } = request.wishes ?? {};
+  return applyEdit(rig, { kind: 'tracks', apart: channels === 'apart', side: channels === 'mono' });
 }

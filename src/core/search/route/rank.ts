@@ -3,8 +3,8 @@ import type { Outcome } from '../../judge';
 import { overNoise } from '../settings';
 import type { Rig } from '../../rig';
 import { suppliedPorts } from './charging';
-import { compareWeights, type Cost } from './inventory';
-import { between, isTaken, type Layout } from './layout';
+import type { Cost } from './inventory';
+import { between, isTaken, pieceOf, type Layout } from './layout';
 import type { Preference } from './request';
 
 /** A route that the pipeline has judged and that is what was asked for. */
@@ -27,6 +27,14 @@ export const gradeOfEvidence = (evidence: Evidence): number => EVIDENCE_KINDS.in
 /** Speech peaks over noise of the worst arrival, whole dB: less is not heard and is no reason to choose. */
 export const qualityOf = (judged: Outcome): number => Math.round(Math.min(...judged.arrives.map(overNoise)));
 
+/** What is less clear of the noise than this is heard to hiss, dB; each dB short of it weighs as much as so much money. Ours. */
+const CLEAR = 45;
+const HISS = 1;
+
+/** Money and bother, and what a hiss weighs. */
+export const weightOf = ({ cost, judged }: Pick<Found, 'cost' | 'judged'>): number =>
+  cost.weight + HISS * Math.max(0, CLEAR - qualityOf(judged));
+
 /** How routes are compared, the first difference deciding: evidence, runs too long, money and bother, quality, joints. Who wants the best sound has quality before money. */
 export const compareFound =
   (prefer: Preference = 'money') =>
@@ -34,33 +42,49 @@ export const compareFound =
     gradeOf(a.judged) - gradeOf(b.judged) ||
     a.overruns - b.overruns ||
     (prefer === 'sound' ? qualityOf(b.judged) - qualityOf(a.judged) : 0) ||
-    compareWeights(a.cost, b.cost) ||
+    sign(weightOf(a) - weightOf(b)) ||
     qualityOf(b.judged) - qualityOf(a.judged) ||
     a.cost.joints - b.cost.joints;
 
 /** What costs more than so many times the best, and so much, is no answer to the same question. Our own limit. */
-const SENSIBLE = { times: 2, plus: 30 };
+const SENSIBLE = { times: 1.5, plus: 20 };
+
+/** Sums in another order of adding are equal. */
+const sign = (difference: number): number => (Math.abs(difference) < 1e-6 ? 0 : difference);
 
 /** The most that a further route may weigh beside the best. */
-export const sensibleBeside = (best: Cost): number => best.weight * SENSIBLE.times + SENSIBLE.plus;
+export const sensibleBeside = (best: Pick<Found, 'cost' | 'judged'>): number => weightOf(best) * SENSIBLE.times + SENSIBLE.plus;
 
 /** Less than this much clearer of the noise is no reason for another part, dB. Our own limit. */
 const WORTH_A_PART = 6;
 
+/** Sockets at a headset jack of the recorder's or a dongle's from which its playback is heard, and that are free. */
+export const leavesHeadphones = (layout: Layout): boolean =>
+  layout.joints.some(({ plug, jack }) => {
+    const [fork, base] = [pieceOf(layout, plug.part), pieceOf(layout, jack.part)];
+    const roles = Object.values(base?.part.ports.find(({ id }) => id === jack.port)?.roles ?? {});
+    return (
+      roles.includes('left') &&
+      roles.includes('microphone') &&
+      (fork?.part.ports ?? []).some(
+        (port) =>
+          port.direction === 'out' &&
+          Object.values(port.roles ?? {}).includes('left') &&
+          !isTaken(layout, { part: plug.part, port: port.id }),
+      )
+    );
+  });
+
 /** What a route gives beside the recording: charge, both sides, a socket left for headphones. */
-function givesOf({ layout, judged }: Found): ReadonlySet<string> {
+export function givesOf({ layout, judged }: Pick<Found, 'layout' | 'judged'>): string[] {
   const charges = layout.recorders.filter((id) => suppliedPorts(layout, id)).map((id) => `charges ${id}`);
   const sides = judged.arrives.some((a) => a.channels === 'both') ? ['both sides'] : [];
-  const listens = layout.pieces.some(({ id, part }) =>
-    part.ports.some(
-      (port) =>
-        port.direction === 'out' &&
-        Object.values(port.roles ?? {}).includes('left') &&
-        !isTaken(layout, { part: id, port: port.id }),
-    ),
-  );
-  return new Set([...charges, ...sides, ...(listens ? ['headphones'] : [])]);
+  return [...charges, ...sides, ...(leavesHeadphones(layout) ? ['headphones'] : [])];
 }
+
+/** Two routes of one kind that give the same are one. */
+export const sortOf = (found: Pick<Found, 'layout' | 'judged' | 'kind'>): string =>
+  [found.kind, ...givesOf(found)].join(' + ');
 
 /** Whether `b` is `a` with something more put in, for which it gives nothing more and is hardly clearer of the noise. */
 function isPadded(b: Found, a: Found): boolean {
@@ -71,7 +95,7 @@ function isPadded(b: Found, a: Found): boolean {
     rest.splice(at, 1);
   }
   const before = givesOf(a);
-  const givesMore = [...givesOf(b)].some((one) => !before.has(one));
+  const givesMore = givesOf(b).some((one) => !before.includes(one));
   return rest.length > 0 && !givesMore && qualityOf(b.judged) < qualityOf(a.judged) + WORTH_A_PART;
 }
 
@@ -80,13 +104,13 @@ export function bestOf(found: readonly Found[], count: number, prefer?: Preferen
   const compare = compareFound(prefer);
   const kinds = new Map<string, Found>();
   for (const one of found) {
-    const known = kinds.get(one.kind);
-    if (!known || compare(one, known) < 0) kinds.set(one.kind, one);
+    const known = kinds.get(sortOf(one));
+    if (!known || compare(one, known) < 0) kinds.set(sortOf(one), one);
   }
   const best: Found[] = [];
   for (const one of [...kinds.values()].sort(compare)) {
     const [first] = best;
-    if (first && one.cost.weight > sensibleBeside(first.cost)) continue;
+    if (first && weightOf(one) > sensibleBeside(first)) continue;
     if (best.some((better) => isPadded(one, better))) continue;
     best.push(one);
     if (best.length === count) break;

@@ -1,7 +1,7 @@
 import { findApp, DEFAULT_APP } from '../../apps';
-import { findPart, type Part } from '../../parts';
+import { findPart, staysPut, type Part } from '../../parts';
 import { partProblems } from '../../parts/model/part-problems';
-import { canStand, isSource } from '../../rig';
+import { canStand, isSource, isSpoken } from '../../rig';
 import { quoteValue } from '../../schema';
 import { entriesOf } from './sockets';
 import { WISH_NAMES, type RequestDestination, type RouteRequest, type WishName } from './request';
@@ -41,7 +41,7 @@ function* sourceProblems(request: RouteRequest): Problems {
     const at = `/sources/${index}`;
     const part = partIn(request, source.part);
     if (!part) yield { code: 'unknown-part', at: `${at}/part`, value: quoteValue(source.part) };
-    else if (!isSource(part)) yield { code: 'no-sound', at: `${at}/part`, value: part.name };
+    else if (!isSource(part) && !isSpoken(part)) yield { code: 'no-sound', at: `${at}/part`, value: part.name };
     for (const [id, value] of Object.entries(source.settings ?? {})) {
       if (part && !canStand(part, id, value)) {
         const expected = 'must be a setting of the part that can stand so';
@@ -106,6 +106,10 @@ function* contradictions(request: RouteRequest): Problems {
   }
   if (wishes.channels === 'apart' && sources.length === 1) {
     yield contradiction('channels', 'there is one source, and nothing to keep it apart from');
+  }
+  const there = request.through === undefined ? undefined : partIn(request, request.through);
+  if (wishes.worn && there && staysPut(there)) {
+    yield contradiction('worn', `the ${there.name} stands on a table`);
   }
   if (wishes.buyNothing && (wishes.budget ?? 0) > 0) {
     yield contradiction('budget', 'nothing is to be bought');

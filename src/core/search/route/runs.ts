@@ -109,7 +109,7 @@ function isBalanced(way: readonly Stop[], at: number): boolean {
 }
 
 /** An unbalanced run longer than this picks up hum and loses treble, metres (15 to 20 ft; common practice). */
-const UNBALANCED_METRES = 6;
+export const UNBALANCED_METRES = 6;
 
 /** Leads that carry sound unbalanced over more than practice allows. */
 export function overruns(layout: Layout): number {

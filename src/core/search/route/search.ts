@@ -20,10 +20,10 @@ import {
 } from './inventory';
 import { layoutCost, rigOf, type Layout, type Piece } from './layout';
 import { poolOf, type Pool } from './pool';
-import { bestOf, compareFound, sensibleBeside, type Found } from './rank';
+import { bestOf, compareFound, leavesHeadphones, sensibleBeside, weightOf, type Found } from './rank';
 import { repairsOf } from './repairs';
 import type { RouteRequest } from './request';
-import { overruns } from './runs';
+import { overruns, UNBALANCED_METRES } from './runs';
 import { streamsOf, type Ground, type Stream } from './streams';
 import { isAllowed, keepsWishes, meets } from './wishes';
 
@@ -153,6 +153,9 @@ interface Pass {
   readonly longRuns: boolean;
 }
 
+/** So many open ends are looked at for the first layout of a shape. */
+const MOST_DIVE = 150;
+
 /** One search under one grade of evidence: layouts by cost, judged as they come, until no better can follow. */
 class Search {
   private readonly streams: Bounded[];
@@ -190,8 +193,8 @@ class Search {
   }
 
   private judge(layout: Layout, cost: Cost): void {
-    // Another of a kind that was found costs more, and gives nothing else.
-    if (this.found.some(({ kind }) => kind === layout.kind)) return;
+    // Another of a kind that was found costs more; it is looked at if it gives something else.
+    if (this.found.some((one) => one.kind === layout.kind && leavesHeadphones(one.layout) === leavesHeadphones(layout))) return;
     this.judged += 1;
     const { rig, judged } = settle(rigOf(layout, this.request));
     if (meets(layout, judged, this.request) && keepsWishes(layout, this.request.wishes ?? {})) {
@@ -209,8 +212,8 @@ class Search {
     this.found.push(found);
     const best = bestOf(this.found, this.count, this.request.prefer);
     const [first] = best;
-    const most = first && sensibleBeside(first.cost);
-    const lastBest = best.length < this.count ? undefined : Math.max(...best.map(({ cost }) => cost.weight));
+    const most = first && sensibleBeside(first);
+    const lastBest = best.length < this.count ? undefined : Math.max(...best.map(weightOf));
     const weight = Math.min(most ?? Infinity, lastBest ?? Infinity);
     this.ceiling = Number.isFinite(weight) ? { ...NOTHING, weight } : undefined;
   }
@@ -231,6 +234,26 @@ class Search {
       ...(this.waiting.peek() ? [this.waiting.peek()?.cost.weight ?? 0] : []),
     ];
     return weights.length > 0 ? Math.min(...weights) : undefined;
+  }
+
+  /** The cheapest layout of each shape is looked at before any is searched to its end: what is found bounds the rest. */
+  *dive(): Generator<void> {
+    if (this.streams.length < 2) return;
+    for (const one of [...this.streams].sort((a, b) => (a.bound?.weight ?? Infinity) - (b.bound?.weight ?? Infinity))) {
+      for (let step = 0; step < MOST_DIVE && one.bound; step += 1) {
+        if (this.ceiling && one.bound.weight > this.ceiling.weight) break;
+        const layout = one.stream.step();
+        one.bound = one.stream.bound;
+        if (!layout) continue;
+        for (const whole of completed(layout, this.request, this.stock)) this.offer(whole);
+        break;
+      }
+      yield;
+    }
+    for (let next = this.waiting.pop(); next && this.found.length < this.count; next = this.waiting.pop()) {
+      this.judge(next.layout, next.cost);
+      yield;
+    }
   }
 
   /** One step; false when nothing better can follow. */
@@ -254,6 +277,10 @@ class Search {
   }
 }
 
+/** Whether something has to reach farther than an unbalanced lead should. */
+const reachesFar = ({ wishes, distances = [] }: RouteRequest): boolean =>
+  Math.max(wishes?.length ?? 0, ...distances.map(({ metres }) => metres)) > UNBALANCED_METRES;
+
 /** Both sides, where nothing sums them and one is not enough. */
 function sidesWanted(request: RouteRequest, recorders: readonly Piece[]): Ground['sides'] {
   const { channels } = request.wishes ?? {};
@@ -264,7 +291,7 @@ function sidesWanted(request: RouteRequest, recorders: readonly Piece[]): Ground
 
 /** Passes in the order in which answers are ranked: evidence before runs too long, both before money. */
 function passesOf(grades: readonly number[], request: RouteRequest): Pass[] {
-  const far = (request.wishes?.length ?? 0) > 0 || (request.distances ?? []).length > 0;
+  const far = reachesFar(request);
   return grades.flatMap((grade) => (far ? [false, true] : [true]).map((longRuns) => ({ grade, longRuns })));
 }
 
@@ -296,6 +323,7 @@ export function* search(
       pool: keptPool(parts),
       purse: purseOf(request),
       budget: request.wishes?.budget ?? Infinity,
+      far: !pass.longRuns && reachesFar(request),
       charge: request.wishes?.charge === true,
       apart: request.wishes?.channels === 'apart',
       sides: sidesWanted(request, recorders),
@@ -305,12 +333,15 @@ export function* search(
         (byRecorder.get(recorder)?.get(wayAt(end)) ?? Infinity) <= pass.grade,
     };
     const run = new Search(request, parts, ground, pass, limits.count);
+    const late = () => performance.now() - began > limits.milliseconds;
+    for (const _ of run.dive()) {
+      yield { judged: searched + run.judged, found: found.length + run.found.length, ruledOut: 0 };
+      if (late()) break;
+    }
     while (run.step()) {
-      if (run.steps % 16 === 0 || run.judged > 0) {
-        if (performance.now() - began > limits.milliseconds) {
-          ruledOut = Math.min(ruledOut ?? Infinity, run.least ?? Infinity);
-          break;
-        }
+      if (late()) {
+        ruledOut = Math.min(ruledOut ?? Infinity, run.least ?? Infinity);
+        break;
       }
       if (run.steps % 64 === 0)
         yield { judged: searched + run.judged, found: found.length + run.found.length, ruledOut: run.least ?? 0 };

@@ -1,5 +1,6 @@
 import type { Part, PartPort } from '../../parts';
-import { couldRecord, passes, sourceEnds, type OpenEnd } from '../ends';
+import { contactsOf } from '../../plugs';
+import { couldRecord, isDigital, passes, sourceEnds, type OpenEnd } from '../ends';
 import { distanceDb, dbSpl, metres, type DbSpl } from '../../units';
 import { VOICE_LEVEL, WORN } from '../../engine/flow';
 import { ChainFinder, type PartChain } from './chains';
@@ -7,6 +8,7 @@ import { chargeSockets, chargesThrough } from './charging';
 import { costOfOneMore, NOTHING, plus, useOf, type Cost, type Purse } from './inventory';
 import { withChain, withPiece, type Layout, type Piece } from './layout';
 import { Leg, Legs } from './legs';
+import { growsLong } from './lengths';
 import type { Pool } from './pool';
 import type { RequestSource, RouteRequest } from './request';
 import { assign, entriesOf, firstOfPairs, middleEnds } from './sockets';
@@ -25,6 +27,8 @@ export interface Ground {
   readonly sources: readonly Piece[];
   /** What every source goes into, where the user has it already. */
   readonly middle?: Part;
+  /** Something has to reach farther than unbalanced leads should. */
+  readonly far: boolean;
   /** Every recorder charges meanwhile. */
   readonly charge: boolean;
   /** The most that may be spent. */
@@ -66,6 +70,41 @@ function endsOfSource(ground: Ground, source: Piece): OpenEnd[] {
 const passesCharge = (part: Part): boolean =>
   (part.hub !== undefined || part.bus !== undefined) && chargeSockets(part).length > 0;
 
+interface Vias {
+  charge?: ReadonlySet<Part>;
+  far?: ReadonlySet<Part>;
+  balancers?: ReadonlySet<Part>;
+}
+
+const kept = new WeakMap<Pool, Vias>();
+
+function keptFor(pool: Pool): Vias {
+  const known = kept.get(pool) ?? {};
+  kept.set(pool, known);
+  return known;
+}
+
+const viaCharge = (pool: Pool): ReadonlySet<Part> =>
+  (keptFor(pool).charge ??= new Set(pool.parts.filter(passesCharge)));
+
+const isBalanced = ({ roles = {} }: PartPort): boolean =>
+  ['hot', 'cold'].every((role) => Object.values(roles).some((one) => one === role));
+
+/** What makes a long run sound: an output that is balanced, numbers, radio. */
+const endsUnbalance = (part: Part): boolean =>
+  part.bus !== undefined ||
+  part.ports.some((port) => port.connector === 'radio' || (port.direction === 'out' && isBalanced(port)));
+
+/** What a chain that reaches far has to lead through: leads that can be balanced where its beginning is, else what ends the unbalance. */
+function viaFar(pool: Pool, starts: readonly OpenEnd[]): ReadonlySet<Part> {
+  const kept = keptFor(pool);
+  if (!starts.every(({ port, digital }) => digital !== undefined || isBalanced(port)))
+    return (kept.balancers ??= new Set(pool.parts.filter(endsUnbalance)));
+  const canBe = (part: Part) =>
+    growsLong(part) && part.ports.every((port) => isDigital(port) || contactsOf(port.connector).length === 3);
+  return (kept.far ??= new Set(pool.parts.filter((part) => canBe(part) || endsUnbalance(part))));
+}
+
 /** Legs that ask for the same way are one. */
 class LegStore {
   private readonly legs = new Map<string, Leg>();
@@ -96,7 +135,8 @@ class LegStore {
         longest: ground.longest,
         budget: ground.budget,
         ceiling: ground.ceiling,
-        ...(ground.charge && chargesThrough(recorder.part) && { via: ground.pool.parts.filter(passesCharge) }),
+        ...(ground.charge && chargesThrough(recorder.part) && { via: viaCharge(ground.pool) }),
+        ...(ground.far && !ground.middle && { via: viaFar(ground.pool, starts) }),
         ...(first?.part.power && { extra: ground.extra }),
         accepts: (port, end) => ground.takes(recorder, end) && couldRecord(recorder.part, port, end),
       });
@@ -115,8 +155,9 @@ class LegStore {
   toMiddle(source: Piece, middle: Part): Leg {
     const { ground } = this;
     return this.leg(`${this.keyOf(source)} > ${middle.id}`, () => {
+      const starts = firstOfPairs(endsOfSource(ground, source));
       return new ChainFinder({
-        starts: firstOfPairs(endsOfSource(ground, source)),
+        starts,
         goal: middle,
         ports: entriesOf(middle),
         pool: ground.pool,
@@ -124,6 +165,7 @@ class LegStore {
         longest: ground.longest,
         budget: ground.budget,
         ceiling: ground.ceiling,
+        ...(ground.far && ground.middle && { via: viaFar(ground.pool, starts) }),
         accepts: (port, end) => passes(middle, port, end),
       });
     });
@@ -197,8 +239,11 @@ function outOfSource(ground: Ground, store: LegStore): Stream[] {
 }
 
 /** What leaves the middle: for one recorder the first output of a pair, which the other goes with; several take what they can get. */
-const outOf = ({ recorders, sides }: Ground, middle: Part): readonly OpenEnd[] => {
-  const ends = middleEnds(middle, sides);
+const outOf = ({ recorders, sides, apart, sources }: Ground, middle: Part): readonly OpenEnd[] => {
+  // What is to be kept apart needs as many channels all the way.
+  const keeps = ({ digital }: OpenEnd) =>
+    !apart || !digital || (digital.device.captures ?? []).some((c) => c.channels.length >= sources.length);
+  const ends = middleEnds(middle, apart ? 'two by pair' : sides).filter(keeps);
   return recorders.length === 1 ? firstOfPairs(ends) : ends;
 };
 
