@@ -58,6 +58,8 @@ export interface App {
   readonly name: string;
   readonly says: string;
   readonly takes: Readonly<Record<Way, Take>>;
+  /** The same on a computer, which offers its apps every input; as elsewhere where absent. */
+  readonly takesOnComputers?: Readonly<Record<Way, Take>>;
   /** Stays with the host's own microphone without a word when its input is missing. */
   readonly fallsBack: boolean;
   /** `mono`: both sides of an input are summed, each at half. `tracks`: each armed track records one input number. */
@@ -190,6 +192,7 @@ export const APPS: readonly App[] = [
     'lists headset-class inputs; the page must be reloaded after plugging',
     {
       takes: HEADSET_ONLY,
+      takesOnComputers: ANY,
       fallsBack: false,
       channels: 'mono',
       farEnd: true,
@@ -199,6 +202,7 @@ export const APPS: readonly App[] = [
   ),
   app('voice-room', 'voice room or call', 'takes a headset and nothing else; shows nothing', {
     takes: HEADSET_ONLY,
+    takesOnComputers: ANY,
     channels: 'mono',
     farEnd: true,
   }),

@@ -70,7 +70,9 @@ function noteOn(rig: Rig, host: LaidPart, app: App, way: Way): PolicyNote | unde
 /** Whether the app of a host takes what comes one way: as the user noted it, else as shipped. */
 export function takeOf(rig: Rig, host: LaidPart, app: App, way: Way): Take {
   const note = noteOn(rig, host, app, way);
-  return note ? { taken: note.takes, evidence: { kind: note.kind, date: note.date } } : app.takes[way];
+  if (note) return { taken: note.takes, evidence: { kind: note.kind, date: note.date } };
+  const takes = host.part.host?.manyDevices ? (app.takesOnComputers ?? app.takes) : app.takes;
+  return takes[way];
 }
 
 /** Why an app does not record what its host offers. */

@@ -44,6 +44,8 @@ export interface Digital {
   readonly authenticated: boolean;
   /** Hubs and adapters on the way. */
   readonly hubs: number;
+  /** What the socket that it goes into has to give at the least, mA. */
+  readonly draws: number;
   /** The state of what came to its converter. */
   readonly from: string;
 }

@@ -57,6 +57,7 @@ function deviceEnds(part: Part, port: PartPort): OpenEnd[] {
             lines: new Set(contactsOf(port.connector)),
             authenticated,
             hubs,
+            draws: 0,
             from: '',
           },
         };

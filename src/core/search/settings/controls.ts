@@ -41,9 +41,24 @@ function placesOf(laid: LaidPart, quantity: Quantity): { setting: string; places
   return { setting: found.id, places: places.sort((a, b) => a.decibels - b.decibels) };
 }
 
+/** Settings that change more than a gain: what a socket loads its source with, what it feeds. */
+function shapesCircuit({ part }: LaidPart, setting: string): boolean {
+  return part.circuit.some((element) =>
+    Object.entries(element).some(
+      ([name, quantity]: [string, unknown]) =>
+        name !== 'sensitivity' &&
+        name !== 'noise' &&
+        typeof quantity === 'object' &&
+        quantity !== null &&
+        'setting' in quantity &&
+        quantity.setting === setting,
+    ),
+  );
+}
+
 function controlFor(laid: LaidPart, quantity: Quantity | undefined, from: number): Control[] {
   const found = quantity === undefined ? undefined : placesOf(laid, quantity);
-  if (!found || found.places.length < 2) return [];
+  if (!found || found.places.length < 2 || shapesCircuit(laid, found.setting)) return [];
   const option = settingOf(laid, found.setting);
   const stands = found.places.find((place) => String(place.option) === String(option))?.decibels;
   // A knob may stand between its steps.

@@ -1,4 +1,4 @@
-import type { Finding, Severity } from '../../checks';
+import { findingKey, type Finding, type Severity } from '../../checks';
 import { allFacts, type Facts } from '../../engine';
 import { outcomeFrom, type Outcome } from '../../judge';
 import { applyEdit, type Rig, type RigEdit } from '../../rig';
@@ -63,6 +63,14 @@ function judgedAt(rig: Rig, runs: number): State {
   return { rig, facts: facts[0], judged, score: scoreOf(judged), runs };
 }
 
+/** Whether something is cured, and what is found now in its place hangs on levels alone. */
+function hasOther(next: State, before: State): boolean {
+  const keys = new Set(before.judged.findings.map(findingKey));
+  const now = new Set(next.judged.findings.map(findingKey));
+  const fresh = next.judged.findings.filter((f) => f.severity !== 'note' && !keys.has(findingKey(f)));
+  return [...keys].some((key) => !now.has(key)) && fresh.every(isLevel);
+}
+
 /** For each finding the first place of a switch that may cure it, each switch once. */
 function together(rig: Rig, findings: readonly Finding[]): RigEdit[] {
   const edits = new Map<string, RigEdit>();
@@ -85,7 +93,12 @@ export function settle(begun: Rig): Settled {
     const key = JSON.stringify(edits);
     if (edits.length === 0 || tried.has(key) || state.runs >= MOST_RUNS) return false;
     tried.add(key);
-    const next = judgedAt(edits.reduce(applyEdit, state.rig), state.runs + 1);
+    let next = judgedAt(edits.reduce(applyEdit, state.rig), state.runs + 1);
+    if (!isLess(next.score, state.score) && hasOther(next, state)) {
+      // What a switch let through may be too loud or too low now.
+      const gains = gainEdits(next.facts);
+      if (gains.length > 0) next = judgedAt(gains.reduce(applyEdit, next.rig), next.runs + 1);
+    }
     const better = isLess(next.score, state.score);
     state = better ? next : { ...state, runs: next.runs };
     return better;

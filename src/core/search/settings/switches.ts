@@ -2,6 +2,7 @@ import { checkOf, type Cure, type Finding } from '../../checks';
 import { appOf } from '../../engine/flow';
 import type { PartSetting } from '../../parts';
 import { choiceOf, laidParts, settingOf, type LaidPart, type Rig, type RigEdit } from '../../rig';
+import { own } from '../../schema';
 import { feedingSwitches } from './feeding';
 
 const may = (finding: Finding, ...kinds: readonly Cure[]): boolean =>
@@ -38,6 +39,15 @@ function chosen(laid: LaidPart, wanted: (id: string) => boolean): RigEdit[] {
     );
 }
 
+/** Whether a switch would do nothing there but shut what passes: that cures nothing which has no other name. */
+function closes({ part }: LaidPart, edit: RigEdit): boolean {
+  if (edit.kind !== 'set') return false;
+  const uses = (part.paths ?? []).flatMap(({ gain }) =>
+    gain.flatMap((one) => (typeof one === 'object' && 'setting' in one && one.setting === edit.setting ? [one] : [])),
+  );
+  return uses.length > 0 && uses.every(({ values }) => !Number.isFinite(own(values, String(edit.option)) ?? -Infinity));
+}
+
 /** Switches that might cure a finding, the one that it names first; the same edit only once. */
 export function switchesFor(rig: Rig, finding: Finding): RigEdit[] {
   const laid = laidParts(rig);
@@ -53,7 +63,9 @@ export function switchesFor(rig: Rig, finding: Finding): RigEdit[] {
   });
   if (may(finding, 'feed')) return unique([...named, ...feeding]);
   if (named.length > 0 || !may(finding, 'switch', 'choice', 'send')) return named;
-  return unique(laid.flatMap((l) => turned(l, (id) => !feedingSwitches(l.part).includes(id))));
+  return unique(
+    laid.flatMap((l) => turned(l, (id) => !feedingSwitches(l.part).includes(id)).filter((edit) => !closes(l, edit))),
+  );
 }
 
 const unique = (edits: readonly RigEdit[]): RigEdit[] => [
