@@ -7,6 +7,8 @@ import { layoutCost, rigOf, withJoint, withPiece, type Layout } from '../src/cor
 import { bestOf, type Found } from '../src/core/search/route/rank';
 import { repairsOf } from '../src/core/search/route/repairs';
 import type { RouteRequest } from '../src/core/search/route/request';
+import { overruns } from '../src/core/search/route/runs';
+import { purseOf } from '../src/core/search/route/search';
 import { meets } from '../src/core/search/route/wishes';
 
 interface Step {
@@ -40,9 +42,32 @@ function* chains(source: Part, parts: readonly Part[], host: Part, longest: numb
   for (const port of source.ports) yield* grow(port, port, []);
 }
 
+/** Two things that stand in places of their own, with nothing between that gives way: no lead, no plug on a lead of its own, no radio. */
+function isRigid(source: Part, from: PartPort, steps: readonly Step[], host: Part, to: PartPort): boolean {
+  const stands = (part: Part) => part.host !== undefined || (part.stands ?? 'inline') !== 'inline';
+  const gives = (port: PartPort) => port.ownLead !== undefined || port.connector === 'radio';
+  const row = [
+    { part: source, ports: [from] },
+    ...steps.map(({ part, entry, exit }) => ({ part, ports: [entry, exit] })),
+    { part: host, ports: [to] },
+  ];
+  return row.some((one, a) =>
+    row.some((other, b) => {
+      if (a >= b || !stands(one.part) || !stands(other.part)) return false;
+      const between = row.slice(a + 1, b);
+      const ports = [one.ports.at(-1), ...between.flatMap(({ ports: all }) => all), other.ports[0]];
+      return (
+        between.every(({ part }) => part.length === undefined && !stands(part)) &&
+        !ports.some((port) => port && gives(port))
+      );
+    }),
+  );
+}
+
 function layoutsOf(request: RouteRequest, source: Part, host: Part, parts: readonly Part[], longest: number) {
   const layouts: Layout[] = [];
   for (const { from, steps, to } of chains(source, parts, host, longest)) {
+    if (isRigid(source, from, steps, host, to)) continue;
     const app = request.destinations[0]?.app;
     let layout: Layout = {
       pieces: [
@@ -79,16 +104,16 @@ export function exhaustive(
 ): Found[] | undefined {
   const begun = layoutsOf(request, source, host, parts, longest);
   if (!begun) return undefined;
-  const wishes = request.wishes ?? {};
   const found: Found[] = [];
-  const stock = { parts, drawer: request.drawer ?? {} };
-  const queue = begun.flatMap((layout) => completed(layout, wishes, stock));
+  const stock = { parts, purse: purseOf(request) };
+  const queue = begun.flatMap((layout) => completed(layout, request, stock));
   for (const layout of queue) {
     const { rig, judged } = settle(rigOf(layout, request));
-    const cost = layoutCost(layout, request.drawer ?? {});
-    if (meets(layout, judged, wishes)) found.push({ layout, rig, judged, cost, kind: layout.kind });
+    const cost = layoutCost(layout, stock.purse);
+    if (meets(layout, judged, request))
+      found.push({ layout, rig, judged, cost, kind: layout.kind, overruns: overruns(layout) });
     else if (judged.verdict !== 'clean' && layout.pieces.length < longest + 4) {
-      queue.push(...repairsOf(layout, judged, stock));
+      queue.push(...repairsOf(layout, judged, request, stock));
     }
   }
   return bestOf(found, 5);

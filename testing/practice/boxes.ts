@@ -159,14 +159,21 @@ export const BOXES: readonly PracticeCase[] = [
     from: ['keyboard'],
     to: [['phone-8-pin', 'camera-app']],
     wishes: { channels: 'mono' },
-    answers: [has('lead-line-headset-pad', 'dongle-8-pin-headset'), has('mobile-guitar', 'dongle-8-pin-headset')],
+    answers: [
+      has('lead-line-headset-pad', 'dongle-8-pin-headset'),
+      has('mobile-guitar', 'dongle-8-pin-headset'),
+    ],
   },
   {
     name: 'a record deck into a headset jack, mono: the breakout lead or a pad',
     from: ['deck'],
     to: [['phone-ctia', 'recorder-app']],
     wishes: { channels: 'mono' },
-    answers: [has('lead-rca', 'lead-breakout-headset'), has('lead-line-headset-pad'), has('lead-jack-rca', 'mobile-guitar')],
+    answers: [
+      has('lead-rca', 'lead-breakout-headset'),
+      has('lead-line-headset-pad'),
+      has('lead-jack-rca', 'mobile-guitar'),
+    ],
   },
   {
     name: 'a portable player into a camera: a pad, or the camera turned low',
@@ -179,7 +186,9 @@ export const BOXES: readonly PracticeCase[] = [
     from: ['dynamic-xlr', 'keyboard'],
     to: [['tablet-usb-c', 'recorder-app']],
     wishes: { channels: 'mono' },
-    answers: [has('interface-two-inputs-usb-b|interface-two-inputs|interface-small', 'lead-xlr', 'lead-jack-ts')],
+    answers: [
+      has('interface-two-inputs-usb-b|interface-two-inputs|interface-small', 'lead-xlr', 'lead-jack-ts'),
+    ],
   },
   {
     name: 'a plug-on transmitter makes a handheld microphone wireless',

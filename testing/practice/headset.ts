@@ -56,7 +56,12 @@ export const HEADSET: readonly PracticeCase[] = [
     to: [['camera-trs']],
     answers: [only('adapter-trrs-trs')],
   },
-  { name: 'a TRS clip-on into a camera goes straight in', from: ['clip-on-trs'], to: [['camera-trs']], answers: [only()] },
+  {
+    name: 'a TRS clip-on into a camera goes straight in',
+    from: ['clip-on-trs'],
+    to: [['camera-trs']],
+    answers: [only()],
+  },
   {
     name: 'a headset of the older pinout: the pinout adapter',
     from: ['headset-omtp'],

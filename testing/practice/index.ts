@@ -4,4 +4,5 @@ import { USB } from './usb';
 
 /** Requests of the trade with the answers of practice. */
 export const PRACTICE = [...HEADSET, ...USB, ...BOXES];
+export { against } from './judge';
 export { requestOf, type Answer, type PracticeCase } from './case';

@@ -33,5 +33,7 @@ export function against(asked: PracticeCase, plan: Plan): string | undefined {
   if (forbidden !== undefined) return `${forbidden} is used: ${said.join(' / ')}`;
   const owned = new Set(Object.keys(asked.drawer ?? {}));
   const good = plan.routes.slice(0, AMONG).some((r) => asked.answers.some((a) => isAnswer(r, a, owned)));
-  return good ? undefined : said.join(' / ') || `no way; obstacles: ${plan.hindrances.map((h) => h.wish).join()}`;
+  return good
+    ? undefined
+    : said.join(' / ') || `no way; obstacles: ${plan.hindrances.map((h) => h.wish).join()}`;
 }

@@ -162,7 +162,10 @@ export const USB: readonly PracticeCase[] = [
     wishes: { channels: 'stereo' },
     answers: [
       has('line-streamer', 'lead-jack-rca'),
-      has('interface-two-inputs|interface-two-inputs-usb-b|interface-two-inputs-mains', 'lead-jack-ts|lead-jack-trs'),
+      has(
+        'interface-two-inputs|interface-two-inputs-usb-b|interface-two-inputs-mains',
+        'lead-jack-ts|lead-jack-trs',
+      ),
       has('lead-line-pair-stereo', 'cable-converter-usb-c'),
     ],
   },
@@ -199,7 +202,11 @@ export const USB: readonly PracticeCase[] = [
     to: [['phone-8-pin', 'recorder-app']],
     wishes: { charge: true },
     answers: [
-      has('adapter-8-pin-usb', 'usb-sound-trs|usb-sound-trrs', 'charger-8-pin|lead-usb-a-8-pin|lead-usb-c-8-pin'),
+      has(
+        'adapter-8-pin-usb',
+        'usb-sound-trs|usb-sound-trrs',
+        'charger-8-pin|lead-usb-a-8-pin|lead-usb-c-8-pin',
+      ),
     ],
   },
   {

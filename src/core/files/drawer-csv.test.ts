@@ -76,6 +76,6 @@ describe('the shopping list', () => {
     ]);
   });
   it('is CSV with the user’s currency', () => {
-    expect(shoppingCsv([lead], 'SEK').split('\r\n')[1]).toBe('lead-rca,RCA lead,1,6,6,SEK');
+    expect(shoppingCsv([lead], 'SEK').split('\r\n')[1]).toBe('lead-rca,RCA lead,,1,6,6,SEK');
   });
 });

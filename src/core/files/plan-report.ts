@@ -34,6 +34,8 @@ export interface PlanReport {
   }[];
   readonly searched: number;
   readonly complete: boolean;
+  /** Where it is not complete: nothing that weighs less, money and bother, is left unseen; null where that is not known. */
+  readonly ruledOut: number | null;
   readonly says: string;
 }
 
@@ -68,5 +70,6 @@ export const planReport = (plan: Plan): PlanReport => ({
   })),
   searched: plan.searched,
   complete: plan.complete,
+  ruledOut: plan.ruledOut === undefined ? null : finite(plan.ruledOut),
   says: sayPlan(plan),
 });

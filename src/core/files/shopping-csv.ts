@@ -4,6 +4,8 @@ import type { Item } from '../search/route';
 interface Line {
   readonly part: string;
   readonly name: string;
+  /** Metres of a lead. */
+  readonly length?: number;
   readonly count: number;
   readonly each: number;
   readonly total: number;
@@ -12,9 +14,17 @@ interface Line {
 /** The things to buy, equal ones on one line. */
 export function shoppingLines(buy: readonly Item[]): Line[] {
   const lines = new Map<string, Line>();
-  for (const { part, name, price } of buy) {
-    const count = (lines.get(part)?.count ?? 0) + 1;
-    lines.set(part, { part, name, count, each: price, total: count * price });
+  for (const { part, name, price, length } of buy) {
+    const key = `${part} ${length ?? ''}`;
+    const count = (lines.get(key)?.count ?? 0) + 1;
+    lines.set(key, {
+      part,
+      name,
+      ...(length !== undefined && { length }),
+      count,
+      each: price,
+      total: count * price,
+    });
   }
   return [...lines.values()];
 }
@@ -23,8 +33,16 @@ export function shoppingLines(buy: readonly Item[]): Line[] {
 export const shoppingCsv = (buy: readonly Item[], currency: string): string =>
   Papa.unparse(
     {
-      fields: ['part', 'name', 'count', 'each', 'total', 'currency'],
-      data: shoppingLines(buy).map((l) => [l.part, l.name, l.count, l.each, l.total, currency]),
+      fields: ['part', 'name', 'metres', 'count', 'each', 'total', 'currency'],
+      data: shoppingLines(buy).map((l) => [
+        l.part,
+        l.name,
+        l.length ?? '',
+        l.count,
+        l.each,
+        l.total,
+        currency,
+      ]),
     },
     { newline: '\r\n', escapeFormulae: true },
   ) + '\r\n';

@@ -147,7 +147,12 @@ describe('8-pin ports', () => {
   it('the charger is offered as the fix', () => {
     const rig = layRig(viaAdapter('off', 'off'));
     const [fix] = fixesFor(rig, analyse(rig).findings[0]!, {});
-    expect(fix?.edit).toMatchObject({ kind: 'set', part: 'adapter', setting: 'charger', option: 'on' });
+    // A thing in the socket, and no switch that says so.
+    expect(fix?.edit).toMatchObject({
+      kind: 'add',
+      part: 'charger-8-pin',
+      at: { part: 'adapter', port: 'charge' },
+    });
   });
 });
 

@@ -13,9 +13,9 @@ const request: RouteRequest = {
 describe('a route in words', () => {
   it('names what comes from the drawer and what must be bought', () => {
     const [first] = plan({ ...request, drawer: { 'patch-trs-trrs': 1 } }).routes;
-    expect(sayRoute(first!)).toBe('From the drawer: TRS-to-TRRS patch cable. 2 joints.');
+    expect(sayRoute(first!)).toBe('From the drawer: TRS-to-TRRS patch cable, 0.2 m. 2 joints.');
     const [bought] = plan(request).routes;
-    expect(sayRoute(bought!)).toBe('To buy: TRS-to-TRRS patch cable. 2 joints.');
+    expect(sayRoute(bought!)).toBe('To buy: TRS-to-TRRS patch cable, 0.2 m. 2 joints.');
   });
 
   it('says so where nothing lies between', () => {
@@ -25,9 +25,11 @@ describe('a route in words', () => {
 
   it.each<[Lost, string]>([
     [{ by: 'evidence', here: 3, before: 1 }, 'untested, where the one before is common practice'],
-    [{ by: 'purchases', here: 2, before: 1 }, '2 things to buy, where the one before needs 1'],
-    [{ by: 'purchases', here: 1, before: 0 }, '1 thing to buy, where'],
-    [{ by: 'price', here: 21.4, before: 9 }, 'Costs 21, where the one before costs 9'],
+    [{ by: 'overruns', here: 1, before: 0 }, '1 unbalanced run longer than practice allows'],
+    [
+      { by: 'weight', here: 21.4, before: 9 },
+      'Weighs 21 in money, bother and hiss, where the one before weighs 9',
+    ],
     [{ by: 'noise', here: 40, before: 61 }, '40.0 dB over the noise, with the one before 61.0 dB'],
     [{ by: 'joints', here: 4, before: 3 }, '4 joints to make'],
     [{ by: 'nothing', here: 0, before: 0 }, 'As good as the one before'],
@@ -42,5 +44,8 @@ describe('a route in words', () => {
     expect(sayPlan(none)).toBe('No way meets all of it. What stands in the way: buying nothing.');
     expect(sayHindrance(none.hindrances[0]!)).toContain(findPart('patch-trs-trrs')!.name);
     expect(sayPlan({ ...none, hindrances: [], complete: false })).toContain('as far as was searched');
+    expect(sayPlan({ ...none, hindrances: [], complete: false, ruledOut: 40.7 })).toContain(
+      'weighs under 40,',
+    );
   });
 });

@@ -26,10 +26,10 @@ export function sayLost({ by, here, before }: Lost): string {
   switch (by) {
     case 'evidence':
       return `Rests on less: ${EVIDENCE_KINDS[here] ?? ''}, where the one before is ${EVIDENCE_KINDS[before] ?? ''}.`;
-    case 'purchases':
-      return `${count(here, 'thing', 'things')} to buy, where the one before needs ${before}.`;
-    case 'price':
-      return `Costs ${Math.round(here)}, where the one before costs ${Math.round(before)}.`;
+    case 'overruns':
+      return `${count(here, 'unbalanced run', 'unbalanced runs')} longer than practice allows, where the one before has ${before}.`;
+    case 'weight':
+      return `Weighs ${Math.round(here)} in money, bother and hiss, where the one before weighs ${Math.round(before)}.`;
     case 'noise':
       return `Speech is ${formatDb(here)} over the noise, with the one before ${formatDb(before)}.`;
     case 'joints':
@@ -39,7 +39,11 @@ export function sayLost({ by, here, before }: Lost): string {
   }
 }
 
-const names = (items: readonly Item[]): string => list(items.map(({ name }) => name));
+/** Leads are named with their length: it is what a person in a shop asks for. */
+export const itemName = ({ name, length }: Pick<Item, 'name' | 'length'>): string =>
+  length === undefined ? name : `${name}, ${length} m`;
+
+const names = (items: readonly Item[]): string => list(items.map(itemName));
 
 /** What it takes, in a sentence. */
 export function sayRoute({ buy, own, joints }: Route): string {
@@ -57,13 +61,23 @@ export function sayRoute({ buy, own, joints }: Route): string {
 export const sayHindrance = ({ wish, route }: Hindrance): string =>
   `Without ${wishName(wish)} there is a way. ${sayRoute(route)}`;
 
+/** Where the search was cut short: what is not left unseen. */
+export function sayCut({ complete, ruledOut }: Pick<Plan, 'complete' | 'ruledOut'>): string {
+  if (complete) return '';
+  return ruledOut !== undefined && Number.isFinite(ruledOut)
+    ? ` Cut short: nothing that weighs under ${Math.floor(ruledOut)}, money and bother, is left unseen.`
+    : ' Cut short: what was not looked at is not known.';
+}
+
 /** The answer in a sentence. */
-export function sayPlan({ routes, hindrances, complete }: Plan): string {
-  if (routes.length > 0) return count(routes.length, 'way that was proved.', 'ways that were proved.');
+export function sayPlan({ routes, hindrances, complete, ruledOut }: Plan): string {
+  const cut = sayCut({ complete, ...(ruledOut !== undefined && { ruledOut }) });
+  if (routes.length > 0)
+    return `${count(routes.length, 'way that was proved.', 'ways that were proved.')}${cut}`;
   if (hindrances.length > 0) {
     return `No way meets all of it. What stands in the way: ${list(hindrances.map(({ wish }) => wishName(wish)))}.`;
   }
   return complete
     ? 'No way was found, and giving up any one wish would not help.'
-    : 'No way was found as far as was searched.';
+    : `No way was found as far as was searched.${cut}`;
 }

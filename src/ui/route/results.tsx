@@ -55,7 +55,7 @@ export function Results({ plan, currency }: { plan: Plan; currency: string }) {
       <h2 className="text-xl font-bold">{sayPlan(plan)}</h2>
       <p className="text-soft mb-3">
         {plan.searched.toLocaleString('en')} layouts were tried
-        {plan.complete ? '; nothing better is left' : '; the search was cut short, so there may be more'}.
+        {plan.complete ? '; nothing better is left' : ''}.
       </p>
       {chosen.length > 1 && <RouteTable routes={chosen} currency={currency} />}
       <ul className="mt-4 space-y-4">

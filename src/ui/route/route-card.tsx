@@ -1,7 +1,7 @@
 'use client';
 import { ArrowRight, ShoppingBasket } from 'lucide-react';
 import { sayArrival } from '../../core/words';
-import { sayLost } from '../../core/words/say-route';
+import { itemName, sayLost } from '../../core/words/say-route';
 import type { Route } from '../../core/search/route';
 import { formatDb } from '../../core/units';
 import { money } from '../shared/money';
@@ -67,7 +67,7 @@ export function RouteCard({ route, currency, compared, compare, take, shop }: Ro
               <ul>
                 {buy.map((item, index) => (
                   <li key={index} className="flex justify-between gap-3">
-                    <span>{item.name}</span>
+                    <span>{itemName(item)}</span>
                     <span className="font-mono text-sm">{money(item.price, currency)}</span>
                   </li>
                 ))}
@@ -79,7 +79,7 @@ export function RouteCard({ route, currency, compared, compare, take, shop }: Ro
               <h4 className="text-soft text-sm font-semibold">From the drawer</h4>
               <ul>
                 {own.map((item, index) => (
-                  <li key={index}>{item.name}</li>
+                  <li key={index}>{itemName(item)}</li>
                 ))}
               </ul>
             </div>
@@ -104,7 +104,7 @@ export function RouteCard({ route, currency, compared, compare, take, shop }: Ro
               With the second recorder:{' '}
               {route.also.buy.length === 0
                 ? 'the same gear serves.'
-                : `also ${route.also.buy.map((item) => item.name).join(', ')}.`}
+                : `also ${route.also.buy.map(itemName).join(', ')}.`}
             </p>
           )}
           {lacking.length > 0 && (

@@ -1,14 +1,15 @@
 import type { Route } from '../../core/search/route';
 import { formatDb } from '../../core/units';
 import { money } from '../shared/money';
+import { itemName } from '../../core/words/say-route';
 import { cannot } from './route-words';
 
 /** Up to four ways side by side, row by row. */
 export function RouteTable({ routes, currency }: { routes: readonly Route[]; currency: string }) {
   const rows: readonly (readonly [string, (route: Route) => string])[] = [
     ['Cost, about', (r) => money(r.cost, currency)],
-    ['To buy', (r) => r.buy.map((item) => item.name).join(', ') || 'nothing'],
-    ['From the drawer', (r) => r.own.map((item) => item.name).join(', ') || 'nothing'],
+    ['To buy', (r) => r.buy.map(itemName).join(', ') || 'nothing'],
+    ['From the drawer', (r) => r.own.map(itemName).join(', ') || 'nothing'],
     ['Sides', (r) => r.arrives.map((a) => a.channels).join(', ')],
     ['Speech peaks', (r) => r.arrives.map((a) => formatDb(a.peak, 'dBFS')).join(', ')],
     ['Speech over noise', (r) => formatDb(r.overNoise)],

@@ -32,7 +32,7 @@ describe('what a card says of a route', () => {
 
   it('warns of a long lead without balance, and not of a short one', () => {
     const far = ask('receiver-trs', 'phone-ctia', 'camera-app', { wishes: { length: 12 } });
-    expect(cannot(far)[0]).toMatch(/^12 m of unbalanced lead/);
+    expect(cannot(far)[0]).toMatch(/^6 m of unbalanced lead/);
     expect(cannot(ask('receiver-trs', 'phone-ctia', 'camera-app')).join()).not.toContain('unbalanced');
   });
 });

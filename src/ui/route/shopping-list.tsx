@@ -1,6 +1,7 @@
 'use client';
 import { Download, Printer } from 'lucide-react';
 import { shoppingCsv, shoppingLines } from '../../core/files/shopping-csv';
+import { itemName } from '../../core/words/say-route';
 import type { Route } from '../../core/search/route';
 import { money } from '../shared/money';
 import { saveFile } from '../shared/save-file';
@@ -39,8 +40,8 @@ export function ShoppingList({
             </thead>
             <tbody>
               {lines.map((line) => (
-                <tr key={line.part} className="border-line border-t">
-                  <td className="py-1.5">{line.name}</td>
+                <tr key={`${line.part} ${line.length ?? ''}`} className="border-line border-t">
+                  <td className="py-1.5">{itemName(line)}</td>
                   <td className="text-right">{line.count}</td>
                   <td className="text-right">{money(line.total, currency)}</td>
                 </tr>

@@ -23,7 +23,7 @@ export function usePlan() {
   const ask = useCallback(
     (request: RouteRequest) => {
       if (running.current) end();
-      setPlanning({ state: 'searching', progress: { judged: 0, found: 0 } });
+      setPlanning({ state: 'searching', progress: { judged: 0, found: 0, ruledOut: 0 } });
       const search = startSearch(request, (progress) => {
         if (running.current === search) setPlanning({ state: 'searching', progress });
       });

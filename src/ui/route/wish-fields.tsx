@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import type { Part } from '../../core/parts';
 import { DEFAULT_APP } from '../../core/apps';
-import type { Wishes } from '../../core/search/route';
+import type { Preference, Wishes } from '../../core/search/route';
 import { parseFigure } from '../../core/units/parse';
 import { DestinationChoice } from './request-form';
 import type { Question } from './use-request';
@@ -29,6 +29,12 @@ const CHANNELS = [
   ['stereo', 'on both sides'],
   ['apart', 'a side or track each'],
 ] as const;
+
+const PREFERENCES = [
+  ['money', 'least money'],
+  ['pieces', 'fewest pieces'],
+  ['sound', 'best sound'],
+] as const satisfies readonly (readonly [Preference, string])[];
 
 function withWish(wishes: Wishes | undefined, name: keyof Wishes, value: unknown): Wishes {
   const { [name]: _old, ...rest } = wishes ?? {};
@@ -108,6 +114,20 @@ export function WishFields({ question, change, parts, currency }: WishFieldsProp
         </label>
       </div>
       <div className="mt-3 flex flex-wrap gap-x-5 gap-y-2">
+        <label className="flex flex-wrap items-center gap-2">
+          First comes
+          <select
+            className="field"
+            value={question.prefer ?? 'money'}
+            onChange={(event) => change({ ...question, prefer: event.target.value as Preference })}
+          >
+            {PREFERENCES.map(([id, says]) => (
+              <option key={id} value={id}>
+                {says}
+              </option>
+            ))}
+          </select>
+        </label>
         <label className="flex flex-wrap items-center gap-2">
           Sides
           <select

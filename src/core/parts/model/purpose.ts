@@ -24,7 +24,9 @@ export const isWiring = (part: Part): boolean =>
 
 /** Copper between sockets, however many: leads, adapters, splitters. */
 export const isPassiveLink = (part: Part): boolean =>
-  joinsContactsOnly(part) && part.ears === undefined && part.circuit.every(({ kind }) => WIRING.includes(kind));
+  joinsContactsOnly(part) &&
+  part.ears === undefined &&
+  part.circuit.every(({ kind }) => WIRING.includes(kind));
 
 /** It is there to give others power, and does nothing else: a charger, a power bank, a port on the wall. */
 export const isSupply = (part: Part): boolean => !part.host && (part.outlets ?? []).length > 0;

@@ -40,11 +40,18 @@ interface Heard {
   readonly over: number;
 }
 
-function heardOf(part: Part, capture: Capture, amplitudes: (channel: number) => Amplitude | undefined, crest: number): Heard[] {
+function heardOf(
+  part: Part,
+  capture: Capture,
+  amplitudes: (channel: number) => Amplitude | undefined,
+  crest: number,
+): Heard[] {
   return capture.channels.flatMap(({ gain, side }, n) => {
     const amplitude = amplitudes(n);
     if (!amplitude || !(Math.hypot(...amplitude.most) > 1e-9)) return [];
-    const gains = [capture.gain, gain].map((q) => (q === undefined ? { least: 0, most: 0 } : rangeOf(q, part)));
+    const gains = [capture.gain, gain].map((q) =>
+      q === undefined ? { least: 0, most: 0 } : rangeOf(q, part),
+    );
     const [least, most] = [gains.reduce((s, g) => s + g.least, 0), gains.reduce((s, g) => s + g.most, 0)];
     const peak = crest - SINE_CREST - capture.fullScale;
     return [
@@ -67,7 +74,8 @@ function converts(part: Part, capture: Capture, { heard, sounds, sides }: Joined
     const [first] = [...channels].sort((a, b) => b.most - a.most);
     // Of a source with several outputs not every one comes by every way.
     if (!first) continue;
-    if (first.most < FAINTEST - GRACE || first.over < LEAST_OVER_NOISE - GRACE || first.least > GRACE) return false;
+    if (first.most < FAINTEST - GRACE || first.over < LEAST_OVER_NOISE - GRACE || first.least > GRACE)
+      return false;
     const carrying = channels.filter((one) => one.most > first.most - SIDE_WITHIN);
     const [left, right] = [carrying.find((c) => c.side === 'left'), carrying.find((c) => c.side === 'right')];
     if (left && right && left.phase[0] * right.phase[0] + left.phase[1] * right.phase[1] < 0) return false;

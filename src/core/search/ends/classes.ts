@@ -37,7 +37,11 @@ export function departures(a: PartPort, b: PartPort): Departure[] {
 export function tie(
   reading: Departure | undefined,
   a: { readonly port: PartPort; readonly place: ReadonlyMap<Contact, number>; readonly size: number },
-  b: { readonly port: PartPort; readonly place: ReadonlyMap<Contact, number> | undefined; readonly size: number },
+  b: {
+    readonly port: PartPort;
+    readonly place: ReadonlyMap<Contact, number> | undefined;
+    readonly size: number;
+  },
 ): Classes | undefined {
   const mating = matingOf(a.port, b.port);
   if (!mating.fits) return undefined;

@@ -13,7 +13,8 @@ function endOf(part: Part, port: PartPort, digital: Digital): OpenEnd {
 }
 
 const most = (feeds: Feeds, part: Part, supplied: boolean): number => {
-  const quantity = typeof feeds === 'object' && 'supplied' in feeds ? (supplied ? feeds.supplied : feeds.bare) : feeds;
+  const quantity =
+    typeof feeds === 'object' && 'supplied' in feeds ? (supplied ? feeds.supplied : feeds.bare) : feeds;
   return typeof quantity === 'object' && 'typical' in quantity ? quantity.most : rangeOf(quantity, part).most;
 };
 

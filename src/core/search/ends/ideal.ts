@@ -12,7 +12,9 @@ const LEAST = 1e-4;
 
 const groundOf = (port: PartPort): Contact | undefined => {
   const contacts = contactsOf(port.connector);
-  return contacts.find((c) => port.roles?.[c] === 'ground') ?? (contacts.includes('1') ? '1' : contacts.at(-1));
+  return (
+    contacts.find((c) => port.roles?.[c] === 'ground') ?? (contacts.includes('1') ? '1' : contacts.at(-1))
+  );
 };
 
 /** An open end that would suit a port: sound on every contact but its ground, blocked for direct current. */
@@ -30,7 +32,11 @@ export const idealEnd = (part: Part, port: PartPort): OpenEnd => {
 export const pairEnd = (part: Part, port: PartPort, one: Contact, other: Contact): OpenEnd =>
   endFor(part, port, [[one, other, 1]]);
 
-function endFor(part: Part, port: PartPort, pairs: readonly (readonly [Contact, Contact, sign: number])[]): OpenEnd {
+function endFor(
+  part: Part,
+  port: PartPort,
+  pairs: readonly (readonly [Contact, Contact, sign: number])[],
+): OpenEnd {
   const contacts = contactsOf(port.connector);
   const place = new Map(contacts.map((contact, index) => [contact, index]));
   const size = contacts.length;

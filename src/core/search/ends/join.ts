@@ -108,12 +108,28 @@ function driven(
 }
 
 /** Adds to a grid what the drives bring, and to what is watched through them. */
-function drive(grid: Grid, reduced: Reduced, to: readonly number[], drives: ReadonlyMap<string, Amplitude[]>, nodes: number) {
+function drive(
+  grid: Grid,
+  reduced: Reduced,
+  to: readonly number[],
+  drives: ReadonlyMap<string, Amplitude[]>,
+  nodes: number,
+) {
   for (const [c, { id, into }] of reduced.columns.entries()) {
     for (const [index, { most, least }] of (drives.get(id) ?? []).entries()) {
       const put = (row: number, [re, im]: readonly [number, number], sign: number) => {
-        grid.add(row, nodes + 2 * index, sign * (re * most[0] - im * most[1]), sign * (re * most[1] + im * most[0]));
-        grid.add(row, nodes + 2 * index + 1, sign * (re * least[0] - im * least[1]), sign * (re * least[1] + im * least[0]));
+        grid.add(
+          row,
+          nodes + 2 * index,
+          sign * (re * most[0] - im * most[1]),
+          sign * (re * most[1] + im * most[0]),
+        );
+        grid.add(
+          row,
+          nodes + 2 * index + 1,
+          sign * (re * least[0] - im * least[1]),
+          sign * (re * least[1] + im * least[0]),
+        );
       };
       for (const [node, amperes] of into.entries()) put(to[node] ?? 0, amperes, 1);
       for (const [f, form] of reduced.forms.entries()) put(nodes + f, form.sources[c] ?? [0, 0], -1);
@@ -150,10 +166,34 @@ const SILENCE: Analogue = {
   sides: 'any',
 };
 
+/** The same for direct current, with every supply on. Forms are the wants before, then those of the part and what it looks for. */
+function joinDirect(before: Analogue, { direct: dc }: Passage, classes: Classes): Grid {
+  const nodes = classes.size;
+  const direct = new Grid(nodes + before.wants.length + dc.forms.length, nodes + 1);
+  stampEnd(direct, before.direct, before, classes.first, nodes, nodes);
+  stamp(direct, dc, classes.second);
+  const [supplies] = dc.columns;
+  for (const [node, [amperes]] of (supplies?.into ?? []).entries())
+    direct.add(classes.second[node] ?? 0, nodes, amperes);
+  for (const [f, { of, sources }] of dc.forms.entries()) {
+    const row = nodes + before.wants.length + f;
+    for (const [node, [re]] of of.entries()) direct.add(row, classes.second[node] ?? 0, re);
+    direct.add(row, nodes, -(sources[0]?.[0] ?? 0));
+  }
+  return direct;
+}
+
 /** Puts a part, as seen from some of its ports, on an open end; without one, the part alone with its own voices. */
-export function join(passage: Passage, entry: PartPort | undefined, end?: OpenEnd, voices?: Voices, reading?: Departure, fed = false): Joined | undefined {
+export function join(
+  passage: Passage,
+  entry: PartPort | undefined,
+  end?: OpenEnd,
+  voices?: Voices,
+  reading?: Departure,
+  fed = false,
+): Joined | undefined {
   const before = end?.analogue ?? SILENCE;
-  const { alternating: ac, direct: dc } = passage;
+  const { alternating: ac } = passage;
   const classes: Classes | undefined =
     end && entry
       ? tie(
@@ -190,17 +230,7 @@ export function join(passage: Passage, entry: PartPort | undefined, end?: OpenEn
     heard = read(eliminateAll(alternating, nodes), ac, nodes, sounds.length);
   }
   const wants: Wanted[] = [...before.wants, ...passage.wants];
-  const direct = new Grid(nodes + before.wants.length + dc.forms.length, nodes + 1);
-  stampEnd(direct, before.direct, before, classes.first, nodes, nodes);
-  stamp(direct, dc, classes.second);
-  const [supplies] = dc.columns;
-  for (const [node, [amperes]] of (supplies?.into ?? []).entries())
-    direct.add(classes.second[node] ?? 0, nodes, amperes);
-  for (const [f, { of, sources }] of dc.forms.entries()) {
-    const row = nodes + before.wants.length + f;
-    for (const [node, [re]] of of.entries()) direct.add(row, classes.second[node] ?? 0, re);
-    direct.add(row, nodes, -(sources[0]?.[0] ?? 0));
-  }
+  const direct = joinDirect(before, passage, classes);
   let open: Grid | undefined;
   const standing = (form: number): number => {
     open ??= eliminateAll(direct, nodes);

@@ -48,11 +48,15 @@ function loudPairs({ alternating, size, sounds, place }: Omit<Analogue, 'pairs'>
   );
 }
 
-/** Numbers that differ by less than about a sixth are one: leads and couplers between are no other state. */
-const rounded = (value: number): number => (Math.abs(value) < 1e-9 ? 0 : Math.round(Math.log(Math.abs(value)) * 3));
+/** Numbers that differ by less than about an eighth are one: leads and couplers between are no other state. */
+const rounded = (value: number): number =>
+  Math.abs(value) < 1e-9 ? 0 : Math.round(Math.log(Math.abs(value)) * 8);
 const signed = (value: number): string => `${value < -1e-9 ? '-' : ''}${rounded(value)}`;
 
-function stateOf(port: PartPort, { place, size, alternating, direct, wants, sides }: Omit<Analogue, 'pairs'>): string {
+function stateOf(
+  port: PartPort,
+  { place, size, alternating, direct, wants, sides }: Omit<Analogue, 'pairs'>,
+): string {
   const words: (string | number)[] = [port.connector, port.gender, sides];
   for (const [contact, node] of place) words.push(contact, node);
   words.push('~');
@@ -70,7 +74,12 @@ function stateOf(port: PartPort, { place, size, alternating, direct, wants, side
 }
 
 /** What is open at a port of a part once it is joined; undefined where no sound comes there, or what feeds the source cannot reach it any more. */
-export function leave(joined: Joined, part: Part, port: PartPort, places: ReadonlyMap<Contact, number>): OpenEnd | undefined {
+export function leave(
+  joined: Joined,
+  part: Part,
+  port: PartPort,
+  places: ReadonlyMap<Contact, number>,
+): OpenEnd | undefined {
   if (joined.clipped) return undefined;
   const nodes = joined.classes.size;
   const classOf = (node: number): number => joined.classes.second[node] ?? 0;

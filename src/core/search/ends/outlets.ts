@@ -42,6 +42,8 @@ export function drivesReached(part: Part, entry: PartPort, end: OpenEnd): Readon
 export function isCoupled(part: Part, entry: PartPort, exit: PartPort): boolean {
   const copper = copperOf(part);
   const out = new Set(nodesOfPort(exit, part).map(([, node]) => copper(node)));
-  const shared = new Set(nodesOfPort(entry, part).flatMap(([, node]) => (out.has(copper(node)) ? [copper(node)] : [])));
+  const shared = new Set(
+    nodesOfPort(entry, part).flatMap(([, node]) => (out.has(copper(node)) ? [copper(node)] : [])),
+  );
   return shared.size > 1;
 }

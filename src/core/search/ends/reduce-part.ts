@@ -63,7 +63,8 @@ function eliminated(before: Equations, nodes: number, gone: ReadonlySet<number>)
     if (held) held.add(row);
     else holders.set(node, new Set([row]));
   };
-  for (const node of before.left) for (const at of rows[node]?.keys() ?? []) if (at < nodes) hold(at, rows[node] ?? new Map());
+  for (const node of before.left)
+    for (const at of rows[node]?.keys() ?? []) if (at < nodes) hold(at, rows[node] ?? new Map());
   for (const form of forms) for (const at of form.keys()) if (at < nodes) hold(at, form);
   const left = new Set(before.left);
   const waiting = new Set([...gone].filter((node) => left.has(node)));
@@ -130,7 +131,11 @@ export function reducePart(
   watched: readonly Watched[],
 ): Reduced {
   const keep = new Set(kept);
-  const { rows, forms } = eliminated(outer, net.nodes, new Set([...outer.left].filter((node) => !keep.has(node))));
+  const { rows, forms } = eliminated(
+    outer,
+    net.nodes,
+    new Set([...outer.left].filter((node) => !keep.has(node))),
+  );
   const column = (index: number) => net.nodes + index;
   const places = [...keep];
   const read = (row: Row | undefined, at: number): Complex => row?.get(at) ?? [0, 0];

@@ -11,7 +11,11 @@ import { passageOf } from './passage';
 
 const real = (decibelVolts: number): readonly [number, number] => [10 ** (decibelVolts / 20), 0];
 
-function amplitudeOf(part: Part, element: CircuitElement, pressure: DbSpl): (Amplitude & { crest: number }) | undefined {
+function amplitudeOf(
+  part: Part,
+  element: CircuitElement,
+  pressure: DbSpl,
+): (Amplitude & { crest: number }) | undefined {
   if (element.kind === 'electret') {
     const at = real(microphoneOutput(element.sensitivity, pressure));
     return { most: at, least: at, crest: SPEECH_CREST };
@@ -38,7 +42,9 @@ function amplitudeOf(part: Part, element: CircuitElement, pressure: DbSpl): (Amp
 /** What sounds in a part when it is somebody's source: playback only where it is nothing else. */
 export function voicesOf(part: Part, pressure: DbSpl): Voices {
   const sounding = part.circuit.filter(
-    (e) => e.kind === 'electret' || (e.kind === 'signal' && (part.host ? e.hears === 'playback' : e.hears !== 'playback')),
+    (e) =>
+      e.kind === 'electret' ||
+      (e.kind === 'signal' && (part.host ? e.hears === 'playback' : e.hears !== 'playback')),
   );
   return new Map(
     sounding.flatMap((element) => {
@@ -69,7 +75,9 @@ export function sourceEnds(part: Part, pressure: DbSpl, sides: 'any' | 'both' | 
     if (isDigital(port)) {
       if (part.bus?.port !== port.id || part.host) return [];
       const captures = (part.captures ?? []).filter(({ id }) => part.bus?.captures.includes(id));
-      return captures.length > 0 && arrive(part, undefined, undefined, captures, voices) ? [digitalEnd(part, port)] : [];
+      return captures.length > 0 && arrive(part, undefined, undefined, captures, voices)
+        ? [digitalEnd(part, port)]
+        : [];
     }
     if (port.direction === 'in' || port.direction === 'through') return [];
     const passage = passageOf(part, [port]);

@@ -31,7 +31,9 @@ export function convertedEnd(part: Part, entry: PartPort, end: OpenEnd): OpenEnd
   const { bus } = part;
   const captures = (part.captures ?? []).filter(({ id }) => bus?.captures.includes(id));
   const port = bus && part.ports.find(({ id }) => id === bus.port);
-  return port && captures.length > 0 && arrive(part, entry, end, captures) ? [digitalEnd(part, port, end.state)] : [];
+  return port && captures.length > 0 && arrive(part, entry, end, captures)
+    ? [digitalEnd(part, port, end.state)]
+    : [];
 }
 
 /** Every way on from an open end through one part that it is plugged into, or that is plugged into it. */

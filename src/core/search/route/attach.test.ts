@@ -3,10 +3,20 @@ import { CATALOGUE, findPart, supplySockets } from '../../parts';
 import { halved, withHeadphones, withPairs, withSecondLead, withSupply } from './attach';
 import { chargesThrough, chargingSockets, suppliedPorts } from './charging';
 import { completed } from './complete';
-import { between, isTaken, layoutCost, withJoint, type Layout } from './layout';
+import { USUAL_BOTHER } from './inventory';
+import type { RouteRequest, Wishes } from './request';
+import { between, isTaken, layoutCost, split, withJoint, type Layout } from './layout';
 
 const part = (id: string) => findPart(id)!;
-const STOCK = { parts: CATALOGUE, drawer: {} };
+const purse = (drawer: Readonly<Record<string, number>> = {}) => ({ drawer, bother: USUAL_BOTHER });
+const STOCK = { parts: CATALOGUE, purse: purse() };
+const asking = (wishes: Wishes): RouteRequest => ({
+  format: 'symplex-request',
+  version: 1,
+  sources: [],
+  destinations: [],
+  wishes,
+});
 
 /** A layout from "id" or "id:part" and "a.port b.port". */
 function lay(pieces: readonly string[], joints: readonly string[]): Layout {
@@ -49,8 +59,8 @@ describe('the other half of a pair', () => {
   });
 
   it('who asks for mono is spared the second lead', () => {
-    expect(completed(deck, { channels: 'mono' }, STOCK)).toEqual([deck]);
-    expect(completed(deck, {}, STOCK).every((layout) => !halved(layout))).toBe(true);
+    expect(completed(deck, asking({ channels: 'mono' }), STOCK)).toEqual([deck]);
+    expect(completed(deck, asking({}), STOCK).every((layout) => !halved(layout))).toBe(true);
   });
 });
 
@@ -60,16 +70,20 @@ describe('a supply', () => {
     const [fed] = withSupply(mic, { part: 'usb-mic-big', port: 'usb' }, STOCK);
     const families = between(fed!).map((p) => p.family);
     expect(families).toContain('supply');
-    const cost = layoutCost(fed!, {}).price;
+    const cost = layoutCost(fed!, purse()).price;
     for (const other of withSupply(mic, { part: 'usb-mic-big', port: 'usb' }, STOCK, 50)) {
-      expect(layoutCost(other, {}).price).toBeGreaterThanOrEqual(cost);
+      expect(layoutCost(other, purse()).price).toBeGreaterThanOrEqual(cost);
     }
   });
 
   it('what is owned comes before what is cheap', () => {
     const drawer = { 'power-bank': 1, 'lead-usb-a-b': 1 };
-    const [fed] = withSupply(mic, { part: 'usb-mic-big', port: 'usb' }, { parts: CATALOGUE, drawer });
-    expect(layoutCost(fed!, drawer)).toMatchObject({ purchases: 0, price: 0 });
+    const [fed] = withSupply(
+      mic,
+      { part: 'usb-mic-big', port: 'usb' },
+      { parts: CATALOGUE, purse: purse(drawer) },
+    );
+    expect(layoutCost(fed!, purse(drawer))).toMatchObject({ purchases: 0, price: 0 });
   });
 
   it('is not put into a socket that is taken, nor into one that is none', () => {
@@ -92,18 +106,23 @@ describe('a phone that charges', () => {
   it('does so through the socket of what fills its port', () => {
     expect(suppliedPorts(bare, 'phone-usb-c')).toBe(false);
     expect(chargingSockets(bare, 'phone-usb-c')).toEqual([{ part: 'adapter-usb-c-charge', port: 'charge' }]);
-    const [charged] = completed(bare, { charge: true }, STOCK);
+    const [charged] = completed(bare, asking({ charge: true }), STOCK);
     expect(suppliedPorts(charged!, 'phone-usb-c')).toBe(true);
   });
 
   it('cannot where the port is filled by what passes nothing on', () => {
     const direct = lay(['receiver-usb', 'phone-usb-c'], ['receiver-usb.usb phone-usb-c.port']);
     expect(chargingSockets(direct, 'phone-usb-c')).toEqual([]);
-    expect(completed(direct, { charge: true }, STOCK)).toEqual([]);
+    expect(completed(direct, asking({ charge: true }), STOCK)).toEqual([]);
   });
 
-  it('is free to where its port is, or it has a jack beside it', () => {
-    expect(suppliedPorts(lay(['receiver-trs', 'phone-usb-c'], []), 'phone-usb-c')).toBe(true);
+  it('charges by a port of its own where that is free, and a charger is put there', () => {
+    const free = lay(['receiver-trs', 'phone-usb-c'], []);
+    expect(suppliedPorts(free, 'phone-usb-c')).toBe(false);
+    expect(chargingSockets(free, 'phone-usb-c')).toEqual([{ part: 'phone-usb-c', port: 'port' }]);
+    const [charged] = completed(free, asking({ charge: true }), STOCK);
+    expect(suppliedPorts(charged!, 'phone-usb-c')).toBe(true);
+    expect(suppliedPorts(lay(['receiver-trs', 'phone-ctia'], []), 'phone-ctia')).toBe(true);
     expect(chargesThrough(part('phone-usb-c'))).toBe(true);
     expect(chargesThrough(part('phone-ctia'))).toBe(false);
     expect(chargesThrough(part('laptop-combo'))).toBe(false);
@@ -128,12 +147,39 @@ describe('headphones', () => {
 });
 
 describe('metres', () => {
-  it('are put into one lead at a time, those that carry sound first', () => {
-    const chain = lay(
+  const chain = (...joints: readonly string[]) =>
+    lay(
       ['receiver-trs', 'patch-trs-trrs', 'dongle-8-pin-headset', 'phone-8-pin'],
-      ['receiver-trs.out patch-trs-trrs.trs', 'patch-trs-trrs.trrs dongle-8-pin-headset.jack'],
+      [
+        'receiver-trs.out patch-trs-trrs.trs',
+        'patch-trs-trrs.trrs dongle-8-pin-headset.jack',
+        'dongle-8-pin-headset.plug phone-8-pin.port',
+        ...joints,
+      ],
     );
-    const [long] = completed(chain, { length: 5 }, STOCK);
-    expect(long?.pieces.find((p) => p.id === 'patch-trs-trrs')?.length).toBeCloseTo(5, 9);
+  const lengthOf = (layout: Layout | undefined) =>
+    layout?.pieces.find((piece) => piece.id === 'patch-trs-trrs')?.length;
+
+  it('are put into a lead, as long as leads are sold, and cost so much a metre', () => {
+    const [long] = completed(chain(), asking({ length: 4 }), STOCK);
+    expect(lengthOf(long)).toBe(5);
+    const { buy } = split(long!, purse());
+    const price = buy.find((item) => item.part.id === 'patch-trs-trrs')?.price ?? 0;
+    expect(price).toBeGreaterThan(part('patch-trs-trrs').price + 4);
+  });
+
+  it('an owned lead is as long as is written, and no longer', () => {
+    const owned = { ...purse({ 'patch-trs-trrs': 1 }), lengths: { 'patch-trs-trrs': [3] } };
+    const request = { ...asking({ length: 2.5 }), leadLengths: { 'patch-trs-trrs': [3] } };
+    const [reaches] = completed(chain(), request, { parts: CATALOGUE, purse: owned });
+    expect(lengthOf(reaches)).toBe(3);
+    expect(split(reaches!, owned).own.map((item) => item.length)).toContain(3);
+    const [longer] = completed(chain(), { ...request, wishes: { length: 8 } }, STOCK);
+    expect(lengthOf(longer)).toBe(10);
+    expect(split(longer!, owned).buy.map((item) => item.part.id)).toContain('patch-trs-trrs');
+  });
+
+  it('no lead is sold longer than 30 m: there is no such way', () => {
+    expect(completed(chain(), asking({ length: 40 }), STOCK)).toEqual([]);
   });
 });

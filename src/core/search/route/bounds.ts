@@ -73,9 +73,16 @@ interface GraphStore {
 
 const graphs = new WeakMap<Pool, GraphStore>();
 
-function graphOf(pool: Pool, purse: Purse, wanted: number, twoSides: boolean, via?: ReadonlySet<Part>): Graph {
+function graphOf(
+  pool: Pool,
+  purse: Purse,
+  wanted: number,
+  twoSides: boolean,
+  via?: ReadonlySet<Part>,
+): Graph {
   const known = graphs.get(pool);
-  const store: GraphStore = known?.purse === purse ? known : { purse, byWanted: new Map<string, Graph>(), vias: [] };
+  const store: GraphStore =
+    known?.purse === purse ? known : { purse, byWanted: new Map<string, Graph>(), vias: [] };
   graphs.set(pool, store);
   if (via && !store.vias.includes(via)) store.vias.push(via);
   const key = `${wanted} ${twoSides} ${via ? store.vias.indexOf(via) : ''}`;
@@ -112,7 +119,8 @@ function graphOf(pool: Pool, purse: Purse, wanted: number, twoSides: boolean, vi
 }
 
 /** What a source still wants, V; 0 where nothing. */
-const wantedBy = (end: OpenEnd): number => Math.max(0, ...(end.analogue?.wants ?? []).map(({ volts }) => volts));
+const wantedBy = (end: OpenEnd): number =>
+  Math.max(0, ...(end.analogue?.wants ?? []).map(({ volts }) => volts));
 
 /** A probe for what comes by pairs of outputs, each a side. */
 const inPairs = (end: OpenEnd): OpenEnd =>
@@ -120,10 +128,100 @@ const inPairs = (end: OpenEnd): OpenEnd =>
     ? { ...end, analogue: { ...end.analogue, sides: 'two by pair' }, state: `${end.state} two by pair` }
     : end;
 
-interface Goal {
+/** Where bounds lead. */
+export interface Goal {
   readonly part: Part;
   readonly ports: readonly PartPort[];
   readonly accepts: (port: PartPort, end: OpenEnd) => boolean;
+}
+
+/** Something at a spot: with a want that is still to be met or not, before or after what every chain has to lead through. */
+interface Place {
+  readonly spot: Spot;
+  readonly wanting: boolean;
+  readonly passed: boolean;
+}
+
+const keyOf = ({ spot, wanting, passed }: Place): string =>
+  `${wanting ? 'w' : ''}${passed ? '' : 'v'}${spot}`;
+
+/** What a question of bounds rests on. */
+interface Frame {
+  readonly goal: Goal;
+  readonly graph: Graph;
+  readonly kinds: readonly Half[];
+  /** Volts that the source wants to be fed with. */
+  readonly wanted: number;
+  readonly twoSides: boolean;
+  readonly via?: ReadonlySet<Part>;
+}
+
+/** Every place from which the goal is reached by the last joint alone. */
+function arrivals({ goal, kinds, wanted, twoSides }: Frame): Place[] {
+  // What lets a feed through leaves it to what follows.
+  const feeds = givesVolts(goal.part) >= wanted || (isPassive(goal.part) && !goal.part.host);
+  return kinds.flatMap((half) =>
+    goal.ports.flatMap((port): Place[] =>
+      mate(half, port).fits
+        ? probesAt(goal.part, port, half).flatMap(({ spot, end }): Place[] => {
+            if (!goal.accepts(port, twoSides ? inPairs(end) : end)) return [];
+            const fed: Place = { spot, wanting: false, passed: true };
+            return wanted > 0 && feeds ? [fed, { ...fed, wanting: true }] : [fed];
+          })
+        : [],
+    ),
+  );
+}
+
+/** The least weight from every place to the goal (Dijkstra 1959, from the goal back). */
+function leastFrom(frame: Frame, last: number): ReadonlyMap<string, number> {
+  const { graph, wanted, via } = frame;
+  const least = new Map<string, number>();
+  const queue = new Heap<Place & { readonly weight: number }>((a, b) => a.weight - b.weight);
+  for (const place of arrivals(frame)) queue.push({ ...place, weight: last });
+  for (let next = queue.pop(); next; next = queue.pop()) {
+    const { spot, weight, wanting, passed } = next;
+    if (least.has(keyOf(next))) continue;
+    least.set(keyOf(next), weight);
+    for (const { from, over, via: leading } of graph.into.get(spot) ?? []) {
+      const push = (more: number, before: boolean, wants: boolean) => {
+        if (Number.isFinite(more))
+          queue.push({ spot: from, weight: weight + more, wanting: wants, passed: before });
+      };
+      const step = (weights: Weights, before: boolean) => {
+        if (!wanting) push(weights.any, before, false);
+        if (wanted > 0) push(wanting ? weights.passive : weights.feeding, before, true);
+      };
+      step(over, passed);
+      // Before the part that has to be passed, it had not been.
+      if (via && passed) step(leading, false);
+    }
+  }
+  return least;
+}
+
+/** By place at which a part is entered: the least of the places at which it is left. */
+function leastOver(
+  frame: Frame,
+  least: ReadonlyMap<string, number>,
+  part: Part,
+  half: Half,
+): Map<string, number> {
+  const found = new Map<string, number>();
+  for (const { from, to, passive, gives, oneSided } of waysThrough(part, half)) {
+    if (frame.twoSides && oneSided) continue;
+    for (const passed of frame.via ? [true, false] : [true]) {
+      const put = (before: boolean, after: boolean) => {
+        const key = keyOf({ spot: from, wanting: before, passed });
+        const weight = least.get(keyOf({ spot: to, wanting: after, passed })) ?? Infinity;
+        found.set(key, Math.min(found.get(key) ?? Infinity, weight));
+      };
+      put(false, false);
+      if (passive) put(true, true);
+      if (gives >= frame.wanted) put(true, false);
+    }
+  }
+  return found;
 }
 
 /**
@@ -140,79 +238,27 @@ export function boundsTo(
 ): Bounds {
   const wanted = Math.max(0, ...starts.map(wantedBy));
   const twoSides = starts.some(({ analogue }) => analogue?.sides.startsWith('two'));
-  const { into, halves } = graphOf(pool, purse, wanted, twoSides, via);
-  const kinds = new Map([...halves, ...starts.map(({ port }) => port)].map((h) => [`${h.connector} ${h.gender}`, h]));
-  const last = costFor(0, 0, 1, purse).weight;
-  // What lets a feed through leaves it to what follows.
-  const feeds = givesVolts(goal.part) >= wanted || (isPassive(goal.part) && !goal.part.host);
-  /** By spot, with and without a want that is still to be met, and before and after what every chain has to lead through. */
-  const least = new Map<string, number>();
-  const queue = new Heap<{ spot: Spot; weight: number; wanting: boolean; passed: boolean }>(
-    (a, b) => a.weight - b.weight,
-  );
-  const keyOf = (spot: Spot, wanting: boolean, passed: boolean) => `${wanting ? 'w' : ''}${passed ? '' : 'v'}${spot}`;
-  for (const half of kinds.values()) {
-    for (const port of goal.ports) {
-      if (!mate(half, port).fits) continue;
-      for (const { spot, end } of probesAt(goal.part, port, half)) {
-        if (!goal.accepts(port, twoSides ? inPairs(end) : end)) continue;
-        queue.push({ spot, weight: last, wanting: false, passed: true });
-        if (wanted > 0 && feeds) queue.push({ spot, weight: last, wanting: true, passed: true });
-      }
-    }
-  }
-  for (let next = queue.pop(); next; next = queue.pop()) {
-    const { spot, weight, wanting, passed } = next;
-    const key = keyOf(spot, wanting, passed);
-    if (least.has(key)) continue;
-    least.set(key, weight);
-    for (const { from, over, via: leading } of into.get(spot) ?? []) {
-      const push = (more: number, before: boolean, wants: boolean) => {
-        if (Number.isFinite(more)) queue.push({ spot: from, weight: weight + more, wanting: wants, passed: before });
-      };
-      const step = (weights: Weights, before: boolean) => {
-        if (!wanting) push(weights.any, before, false);
-        if (wanted > 0) push(wanting ? weights.passive : weights.feeding, before, true);
-      };
-      step(over, passed);
-      // Before the part that has to be passed, it had not been.
-      if (via && passed) step(leading, false);
-    }
-  }
-  const at = (spot: Spot, wanting: boolean, passed: boolean) => least.get(keyOf(spot, wanting, passed)) ?? Infinity;
-  const overs = new Map<Part, Map<string, number>>();
-  /** By spot from which a part is entered, with and without a want: the least of the spots at which it is left. */
-  const oversOf = (part: Part, half: Half): ReadonlyMap<string, number> => {
-    const known = overs.get(part) ?? new Map<string, number>();
-    overs.set(part, known);
-    const key = `${half.connector} ${half.gender}`;
-    if (known.has(key)) return known;
-    known.set(key, 0);
-    for (const { from, to, passive, gives, oneSided } of waysThrough(part, half)) {
-      if (twoSides && oneSided) continue;
-      for (const passed of via ? [true, false] : [true]) {
-        const put = (wanting: boolean, weight: number) => {
-          const spot = keyOf(from, wanting, passed);
-          known.set(spot, Math.min(known.get(spot) ?? Infinity, weight));
-        };
-        put(false, at(to, false, passed));
-        if (passive) put(true, at(to, true, passed));
-        if (gives >= wanted) put(true, at(to, false, passed));
-      }
-    }
+  const graph = graphOf(pool, purse, wanted, twoSides, via);
+  const halves = [...graph.halves, ...starts.map(({ port }) => port)];
+  const kinds = [...new Map(halves.map((h) => [`${h.connector} ${h.gender}`, h])).values()];
+  const frame: Frame = { goal, graph, kinds, wanted, twoSides, ...(via && { via }) };
+  const least = leastFrom(frame, costFor(0, 0, 1, purse).weight);
+  const overs = new Map<string, ReadonlyMap<string, number>>();
+  const oversOf = (part: Part, { connector, gender }: Half): ReadonlyMap<string, number> => {
+    const key = `${part.id} ${connector} ${gender}`;
+    const known = overs.get(key) ?? leastOver(frame, least, part, { connector, gender });
+    overs.set(key, known);
     return known;
   };
-  const leastOf = (end: OpenEnd, weightAt: (spot: Spot, wanting: boolean) => number): number => {
+  const best = (end: OpenEnd, passed: boolean, weights: ReadonlyMap<string, number>): number => {
     const wanting = wantedBy(end) > 0;
-    let best = Infinity;
-    for (const spot of spotsOf(end)) best = Math.min(best, weightAt(spot, wanting));
-    return best;
+    return Math.min(
+      Infinity,
+      ...spotsOf(end).map((spot) => weights.get(keyOf({ spot, wanting, passed })) ?? Infinity),
+    );
   };
   return {
-    from: (end, passed) => leastOf(end, (spot, wanting) => at(spot, wanting, passed)),
-    over: (end, part, passed) => {
-      const known = oversOf(part, end.port);
-      return leastOf(end, (spot, wanting) => known.get(keyOf(spot, wanting, passed)) ?? Infinity);
-    },
+    from: (end, passed) => best(end, passed, least),
+    over: (end, part, passed) => best(end, passed, oversOf(part, end.port)),
   };
 }

@@ -74,12 +74,13 @@ export interface ChainSearch {
   readonly via?: ReadonlySet<Part>;
   /** The most that may be spent. */
   readonly budget?: number;
+  /** Whether a chain over these parts is another with something needless in it, whatever follows. */
+  readonly needless?: (parts: readonly Part[]) => boolean;
   /** Chains that cost more than this are not wanted any more. */
   readonly ceiling?: () => Cost | undefined;
 }
 
-const signatureOf = ({ from, end, path, reach }: Node): string =>
-  `${from.id}|${path}|${reach}|${end.state}`;
+const signatureOf = ({ from, end, path, reach }: Node): string => `${from.id}|${path}|${reach}|${end.state}`;
 
 /**
  * Whether `a` can stand for `b` in every chain that goes on from either: it costs no more even where everything that it
@@ -96,7 +97,7 @@ function standsFor(a: Node, b: Node, purse: Purse, prices: ReadonlyMap<string, n
 }
 
 /** Sockets of one kind on a part do not make two ways. */
-const socketKind = (port: PartPort): string => `${port.connector} ${port.direction}`;
+export const socketKind = (port: PartPort): string => `${port.connector} ${port.direction}`;
 
 /** What makes a chain another way than others: the sockets at its ends, and its boxes. Copper, with as many sockets as it may have, is no box. */
 export const kindOfChain = (
@@ -104,9 +105,11 @@ export const kindOfChain = (
   links: readonly { readonly part: Part }[],
   to: PartPort,
 ): string =>
-  [socketKind(from), ...links.flatMap(({ part }) => (isPassiveLink(part) ? [] : [part.id])), socketKind(to)].join(
-    '>',
-  );
+  [
+    socketKind(from),
+    ...links.flatMap(({ part }) => (isPassiveLink(part) ? [] : [part.id])),
+    socketKind(to),
+  ].join('>');
 
 /** Grows chains from open ends to a goal, the cheapest first; of chains of one kind and state only the best goes on. */
 export class ChainFinder {
@@ -117,6 +120,8 @@ export class ChainFinder {
   private readonly least: Bounds;
   /** How many open ends have been looked at. */
   expanded = 0;
+  /** What the least chain weighs that was given up because it has too many parts; Infinity where none was. */
+  cut = Infinity;
 
   constructor(private readonly search: ChainSearch) {
     this.prices = new Map(search.pool.parts.map((part) => [part.id, part.price]));
@@ -164,6 +169,7 @@ export class ChainFinder {
     if (this.isDominated(node)) return undefined;
     this.arrive(node);
     if (node.links.length < this.search.longest) this.extend(node);
+    else this.cut = Math.min(this.cut, node.bound.weight);
     return undefined;
   }
 
@@ -225,7 +231,8 @@ export class ChainFinder {
   /** Puts a part on an open end. */
   private put(node: Node, next: Entry): void {
     const { part, port: entry } = next;
-    const { pool, purse } = this.search;
+    const { pool, purse, needless } = this.search;
+    if (!isPassiveLink(part) && needless?.([...node.links.map((link) => link.part), part])) return;
     const cost = plus(node.cost, costOfOneMore(part, node.used, purse));
     const passed = node.passed || this.isVia(part);
     for (const { end, says } of pool.stepsOver(node.end, next)) {

@@ -32,11 +32,10 @@ const told = (found: readonly Found[]) =>
   found.map(({ kind, cost }) => ({ kind: kind.trim(), purchases: cost.purchases, price: cost.price }));
 
 function searched(request: RouteRequest, longest: number): readonly Found[] {
-  const steps = search(request, { ...LIMITS, longest, mostJudged: 1e6, mostSteps: 1e6 });
+  const steps = search(request, { ...LIMITS, longest, milliseconds: 60_000 });
   for (;;) {
     const step = steps.next();
     if (!step.done) continue;
-    expect(step.value.complete).toBe(true);
     return step.value.found;
   }
 }
@@ -74,7 +73,7 @@ describe('the search against trying everything', () => {
           expect(told(searched(request, longest))).toEqual(told(all));
         },
       ),
-      { seed: 20261124, numRuns: 60 },
+      { seed: 20261124, numRuns: 100 },
     );
     expect(tried).toBeGreaterThan(25);
     expect(answered).toBeGreaterThan(10);

@@ -2,27 +2,31 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { findPart } from '../../parts';
 import { Heap } from './heap';
-import { compareCosts, comparePrices, costOf, split } from './inventory';
+import type { Drawer } from '../drawer';
+import { compareCosts, compareWeights, costFor, costOf, USUAL_BOTHER, type Purse } from './inventory';
 
 const lead = findPart('lead-rca')!;
 const patch = findPart('patch-trs-trrs')!;
 
+const purse = (drawer: Drawer): Purse => ({ drawer, bother: USUAL_BOTHER });
+
 describe('what a list of parts costs', () => {
   it('what is owned costs nothing, as often as it is owned', () => {
-    expect(costOf([lead, lead, patch], { 'lead-rca': 1, 'patch-trs-trrs': 1 })).toEqual({
+    expect(costOf([lead, lead, patch], purse({ 'lead-rca': 1, 'patch-trs-trrs': 1 }))).toEqual({
       purchases: 1,
       price: lead.price,
       joints: 3,
+      weight: lead.price + USUAL_BOTHER.piece + 3 * USUAL_BOTHER.joint,
     });
-    expect(split([lead, lead], { 'lead-rca': 1 })).toEqual({ buy: [lead], own: [lead] });
   });
 
-  it('fewer purchases come before less money, and money before joints', () => {
-    const cost = (purchases: number, price: number, joints: number) => ({ purchases, price, joints });
-    expect(compareCosts(cost(1, 90, 9), cost(2, 1, 1))).toBeLessThan(0);
-    expect(compareCosts(cost(1, 9, 9), cost(1, 10, 1))).toBeLessThan(0);
+  it('a thing more to buy weighs as much as so much money, and so does a joint', () => {
+    const cost = (purchases: number, price: number, joints: number) =>
+      costFor(purchases, price, joints, purse({}));
+    expect(compareCosts(cost(1, 15, 1), cost(2, 9, 1))).toBeGreaterThan(0);
+    expect(compareCosts(cost(1, 13, 1), cost(2, 9, 1))).toBeLessThan(0);
     expect(compareCosts(cost(1, 9, 2), cost(1, 9, 3))).toBeLessThan(0);
-    expect(comparePrices(cost(1, 0.1 + 0.2, 2), cost(1, 0.3, 9))).toBe(0);
+    expect(compareWeights(cost(1, 0.1 + 0.2, 2), cost(1, 0.3, 2))).toBe(0);
   });
 });
 

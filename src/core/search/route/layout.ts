@@ -44,7 +44,10 @@ export interface Item {
 }
 
 /** What has to be bought, one entry a piece, and what comes from the drawer. Of owned leads the long ones go where length is needed. */
-export function split(layout: Layout, { drawer, lengths }: Pick<Purse, 'drawer' | 'lengths'>): { buy: Item[]; own: Item[] } {
+export function split(
+  layout: Layout,
+  { drawer, lengths }: Pick<Purse, 'drawer' | 'lengths'>,
+): { buy: Item[]; own: Item[] } {
   const [buy, own]: Item[][] = [[], []];
   const free = new Map<string, number[]>();
   const owned = (part: Part): number[] => {

@@ -13,6 +13,11 @@ export class Leg {
     return this.found[index]?.cost ?? this.finder.bound;
   }
 
+  /** What the least chain weighs that has too many parts to be looked at; Infinity where none was left out. */
+  get cut(): number {
+    return this.finder.cut;
+  }
+
   /** One step toward the chain of this number; gives it once it is there. */
   at(index: number): PartChain | undefined {
     if (this.found[index]) return this.found[index];
@@ -74,6 +79,10 @@ export class Legs {
     return this.best()?.cost;
   }
 
+  get cut(): number {
+    return Math.min(Infinity, ...this.legs.map((leg) => leg.cut));
+  }
+
   /** The next combination, or undefined after one step that led to none yet. */
   step(): PartChain[] | undefined {
     const best = this.best();
@@ -89,7 +98,9 @@ export class Legs {
     for (const leg of indices.keys()) {
       const next = indices.map((index, at) => (at === leg ? index + 1 : index));
       // Legs that are one and the same are dealt their chains in one order only.
-      const inOrder = next.every((index, at) => this.legs[at] !== this.legs[at - 1] || index >= (next[at - 1] ?? 0));
+      const inOrder = next.every(
+        (index, at) => this.legs[at] !== this.legs[at - 1] || index >= (next[at - 1] ?? 0),
+      );
       if (inOrder) this.offer(next);
     }
     return chains;

@@ -22,8 +22,8 @@ describe('what is owned comes first', { timeout: 120_000 }, () => {
     const [first, second] = plan(request({}, { drawer })).routes;
     expect(first).toMatchObject({ cost: 0, buy: [] });
     expect(first?.own.map((item) => item.part).sort()).toEqual(Object.keys(drawer).sort());
-    expect(second?.buy.map((item) => item.part)).toEqual(['adapter-trs-trrs']);
-    expect(second?.lost).toEqual({ by: 'purchases', here: 1, before: 0 });
+    // The patch cable would be another of the same kind, and has no socket for headphones: it is no second answer.
+    expect(second).toBeUndefined();
   });
 
   it('one that is owned serves once', () => {
@@ -120,7 +120,9 @@ describe('what cannot be met', { timeout: 120_000 }, () => {
     const none = plan(request({ budget: 5 }));
     expect(none.routes).toEqual([]);
     expect(none.hindrances.map(({ wish }) => wish)).toEqual(['budget']);
-    expect(none.hindrances[0]?.route.cost).toBe(findPart('cable-converter-8-pin')!.price);
+    expect(none.hindrances[0]?.route.cost).toBe(
+      findPart('patch-trs-trrs')!.price + findPart('dongle-8-pin-headset')!.price,
+    );
     expect(sayPlan(none)).toContain('the budget');
   });
 

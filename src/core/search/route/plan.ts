@@ -8,7 +8,7 @@ import type { Verdict } from '../../judge';
 import type { Rig } from '../../rig';
 import { compareWeights, plus, type Cost } from './inventory';
 import { split, type Layout } from './layout';
-import { compareFound, gradeOf, qualityOf, type Found } from './rank';
+import { compareFound, gradeOf, qualityOf, weightOf, type Found } from './rank';
 import { firstRequestProblem, wishesMade, type RequestProblem } from './request-problems';
 import type { RouteRequest, WishName } from './request';
 import { LIMITS, purseOf, search, type Progress, type SearchLimits } from './search';
@@ -71,6 +71,8 @@ export interface Plan {
   readonly problem?: RequestProblem;
   readonly searched: number;
   readonly complete: boolean;
+  /** Where it is not complete: nothing that weighs less, money and bother, is left unseen. */
+  readonly ruledOut?: number;
 }
 
 /** What has to be bought for a layout, and what comes from the drawer. */
@@ -91,7 +93,7 @@ function lostTo(here: Found, before: Found): Lost {
   const pairs: readonly (readonly [Lost['by'], number, number])[] = [
     ['evidence', gradeOf(here.judged), gradeOf(before.judged)],
     ['overruns', here.overruns, before.overruns],
-    ['weight', here.cost.weight, before.cost.weight],
+    ['weight', weightOf(here), weightOf(before)],
     ['noise', qualityOf(here.judged), qualityOf(before.judged)],
     ['joints', here.cost.joints, before.cost.joints],
   ];
@@ -175,9 +177,9 @@ function* withSecond(
 
 function* routesFor(request: RouteRequest, limits: SearchLimits, catalogue?: readonly Part[]): Steps<Plan> {
   if (request.wishes?.also === undefined) {
-    const { found, searched, complete } = yield* search(request, limits, catalogue);
+    const { found, searched, complete, ruledOut } = yield* search(request, limits, catalogue);
     const routes = found.map((one, index) => routeOf(one, index, found[index - 1], request));
-    return { routes, hindrances: [], searched, complete };
+    return { routes, hindrances: [], searched, complete, ...(ruledOut !== undefined && { ruledOut }) };
   }
   const { pairs, searched, complete } = yield* withSecond(request, limits, catalogue);
   const routes = pairs.map(({ found, second, total }, index): Route => {

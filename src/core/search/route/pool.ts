@@ -87,7 +87,10 @@ export function poolOf(parts: readonly Part[]): Pool {
     const key = `${entry.part.id} ${entry.port.id} ${end.state}`;
     const known = steps.get(key);
     if (known) return known;
-    const found = throughPart(entry.part, entry.port, end).map((next) => ({ end: next, says: nameOf(entry, next) }));
+    const found = throughPart(entry.part, entry.port, end).map((next) => ({
+      end: next,
+      says: nameOf(entry, next),
+    }));
     if (steps.size > MOST_KEPT) steps.clear();
     steps.set(key, found);
     return found;

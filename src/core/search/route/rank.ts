@@ -1,5 +1,6 @@
 import { EVIDENCE_KINDS, type Evidence } from '../../apps';
 import type { Outcome } from '../../judge';
+import { isPassiveLink, type Part } from '../../parts';
 import { overNoise } from '../settings';
 import type { Rig } from '../../rig';
 import { suppliedPorts } from './charging';
@@ -53,7 +54,8 @@ const SENSIBLE = { times: 1.5, plus: 20 };
 const sign = (difference: number): number => (Math.abs(difference) < 1e-6 ? 0 : difference);
 
 /** The most that a further route may weigh beside the best. */
-export const sensibleBeside = (best: Pick<Found, 'cost' | 'judged'>): number => weightOf(best) * SENSIBLE.times + SENSIBLE.plus;
+export const sensibleBeside = (best: Pick<Found, 'cost' | 'judged'>): number =>
+  weightOf(best) * SENSIBLE.times + SENSIBLE.plus;
 
 /** Less than this much clearer of the noise is no reason for another part, dB. Our own limit. */
 const WORTH_A_PART = 6;
@@ -86,17 +88,46 @@ export function givesOf({ layout, judged }: Pick<Found, 'layout' | 'judged'>): s
 export const sortOf = (found: Pick<Found, 'layout' | 'judged' | 'kind'>): string =>
   [found.kind, ...givesOf(found)].join(' + ');
 
+/** Everything between that is more than copper, each as often as it is there. */
+export const boxesOf = (parts: readonly Part[]): string[] =>
+  parts.filter((part) => !isPassiveLink(part)).map(({ id }) => id);
+
+/** Whether one list has all of another, each as often. */
+export function hasAll(list: readonly string[], other: readonly string[]): boolean {
+  const rest = [...list];
+  return other.every((id) => {
+    const at = rest.indexOf(id);
+    if (at >= 0) rest.splice(at, 1);
+    return at >= 0;
+  });
+}
+
+/** The sockets at both ends of a way, from its kind. */
+const endsOf = ({ kind }: Found): string => {
+  const words = kind.trim().split('>');
+  return `${words[0]}>${words.at(-1)}`;
+};
+
+/** Nothing that is put in makes it clearer to the ear. */
+export const isClear = ({ judged }: Pick<Found, 'judged'>): boolean => qualityOf(judged) >= CLEAR;
+
 /** Whether `b` is `a` with something more put in, for which it gives nothing more and is hardly clearer of the noise. */
 function isPadded(b: Found, a: Found): boolean {
-  const rest = between(b.layout).map((part) => part.id);
-  for (const { id } of between(a.layout)) {
-    const at = rest.indexOf(id);
-    if (at < 0) return false;
-    rest.splice(at, 1);
-  }
-  const before = givesOf(a);
-  const givesMore = givesOf(b).some((one) => !before.includes(one));
-  return rest.length > 0 && !givesMore && qualityOf(b.judged) < qualityOf(a.judged) + WORTH_A_PART;
+  const [here, before] = [between(b.layout), between(a.layout)];
+  const more =
+    here.length > before.length &&
+    hasAll(
+      here.map(({ id }) => id),
+      before.map(({ id }) => id),
+    );
+  const boxed =
+    endsOf(a) === endsOf(b) &&
+    boxesOf(here).length > boxesOf(before).length &&
+    hasAll(boxesOf(here), boxesOf(before));
+  if (!more && !boxed) return false;
+  const given = givesOf(a);
+  const givesMore = givesOf(b).some((one) => !given.includes(one));
+  return !givesMore && (isClear(a) || qualityOf(b.judged) < qualityOf(a.judged) + WORTH_A_PART);
 }
 
 /** Of routes of one kind the best, without those that are a better one with something needless in it; at most `count`. */

@@ -16,7 +16,12 @@ const allPowerSockets = (layout: Layout) =>
   );
 
 /** Layouts with one thing more that may cure what the pipeline found: a supply, a second lead, something in a socket. */
-export function repairsOf(layout: Layout, { findings }: Outcome, request: RouteRequest, stock: Stock): Layout[] {
+export function repairsOf(
+  layout: Layout,
+  { findings }: Outcome,
+  request: RouteRequest,
+  stock: Stock,
+): Layout[] {
   const curedBy = (cure: Cure) =>
     findings.filter((f) => f.severity !== 'note' && checkOf(f.code)?.cures.includes(cure));
   const supplied =

@@ -41,7 +41,8 @@ function* sourceProblems(request: RouteRequest): Problems {
     const at = `/sources/${index}`;
     const part = partIn(request, source.part);
     if (!part) yield { code: 'unknown-part', at: `${at}/part`, value: quoteValue(source.part) };
-    else if (!isSource(part) && !isSpoken(part)) yield { code: 'no-sound', at: `${at}/part`, value: part.name };
+    else if (!isSource(part) && !isSpoken(part))
+      yield { code: 'no-sound', at: `${at}/part`, value: part.name };
     for (const [id, value] of Object.entries(source.settings ?? {})) {
       if (part && !canStand(part, id, value)) {
         const expected = 'must be a setting of the part that can stand so';

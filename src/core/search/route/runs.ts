@@ -14,7 +14,9 @@ interface Stop {
 
 /** The pieces on the shortest way over joints from one piece to another. */
 export function wayBetween(layout: Layout, from: string, to: string): Stop[] | undefined {
-  const came = new Map<string, { readonly by: PortRef; readonly here: PortRef } | undefined>([[from, undefined]]);
+  const came = new Map<string, { readonly by: PortRef; readonly here: PortRef } | undefined>([
+    [from, undefined],
+  ]);
   for (const id of came.keys()) {
     if (id === to) break;
     for (const { plug, jack } of layout.joints) {
@@ -29,7 +31,7 @@ export function wayBetween(layout: Layout, from: string, to: string): Stop[] | u
   if (!came.has(to)) return undefined;
   const way: Stop[] = [];
   let out: string | undefined;
-  for (let id: string | undefined = to; id !== undefined; ) {
+  for (let id: string | undefined = to; id !== undefined;) {
     const piece = pieceOf(layout, id);
     const step: { readonly by: PortRef; readonly here: PortRef } | undefined = came.get(id);
     if (!piece) return undefined;
@@ -111,21 +113,33 @@ function isBalanced(way: readonly Stop[], at: number): boolean {
 /** An unbalanced run longer than this picks up hum and loses treble, metres (15 to 20 ft; common practice). */
 export const UNBALANCED_METRES = 6;
 
-/** Leads that carry sound unbalanced over more than practice allows. */
-export function overruns(layout: Layout): number {
-  const long = betweenPieces(layout).filter(
-    ({ part, length }) => (length ?? part.length ?? 0) > UNBALANCED_METRES && !part.ports.some(isDigital),
-  );
-  return long.filter(({ id }) =>
-    layout.sources.some((source) =>
-      layout.recorders.some((recorder) => {
-        const way = wayBetween(layout, source, recorder) ?? [];
-        const at = way.findIndex(({ piece }) => piece.id === id);
-        return at >= 0 && !isBalanced(way, at);
-      }),
-    ),
-  ).length;
+/** Runs that carry sound unbalanced over more than practice allows, between two things that are more than wiring; leads in a row are one run. */
+function longRuns(way: readonly Stop[]): number {
+  let [run, found] = [0, 0];
+  for (const [at, { piece }] of way.entries()) {
+    const isSound = !piece.part.ports.every(isDigital);
+    const metres = piece.length ?? piece.part.length ?? 0;
+    if (isWiring(piece.part) && isSound && !isBalanced(way, at)) run += metres;
+    if (isWiring(piece.part) && way[at + 1]) continue;
+    if (run > UNBALANCED_METRES) found += 1;
+    run = 0;
+  }
+  return found;
 }
+
+/** The same over all ways of a layout. */
+export const overruns = (layout: Layout): number =>
+  betweenPieces(layout).every(({ part, length }) => (length ?? part.length ?? 0) <= SHORT_METRES)
+    ? 0
+    : Math.max(
+        0,
+        ...layout.sources.flatMap((source) =>
+          layout.recorders.map((recorder) => longRuns(wayBetween(layout, source, recorder) ?? [])),
+        ),
+      );
+
+/** Leads that are no longer than this do not make a long run between them: nobody joins so many. */
+const SHORT_METRES = 2;
 
 /** Every distance is bridged. */
 export const isBridged = (layout: Layout, stretches: readonly Stretch[]): boolean =>
@@ -135,7 +149,11 @@ export const isBridged = (layout: Layout, stretches: readonly Stretch[]): boolea
   });
 
 /** The lead that is best made long enough for a way: balanced before unbalanced, sound before numbers, then the first. */
-function lengthened(layout: Layout, { from, to, metres }: Stretch, owned: (piece: Piece, atLeast: number) => number | undefined) {
+function lengthened(
+  layout: Layout,
+  { from, to, metres }: Stretch,
+  owned: (piece: Piece, atLeast: number) => number | undefined,
+) {
   const way = wayBetween(layout, from, to);
   if (!way) return undefined;
   const missing = metres - metresOf(way);
@@ -150,14 +168,18 @@ function lengthened(layout: Layout, { from, to, metres }: Stretch, owned: (piece
   });
   const [best] = choices.sort((a, b) => a.rank - b.rank);
   if (!best) return undefined;
-  const pieces = layout.pieces.map((one) => (one.id === best.piece.id ? { ...one, length: best.length } : one));
+  const pieces = layout.pieces.map((one) =>
+    one.id === best.piece.id ? { ...one, length: best.length } : one,
+  );
   return { ...layout, pieces };
 }
 
 /** The layout with its leads as long as they have to be; undefined where no lead is sold that long. */
 export function bridged(layout: Layout, request: RouteRequest): Layout | undefined {
   const owned = ({ part }: Piece, atLeast: number): number | undefined =>
-    (request.leadLengths?.[part.id] ?? []).filter((metres) => metres >= atLeast - 1e-9).sort((a, b) => a - b)[0];
+    (request.leadLengths?.[part.id] ?? [])
+      .filter((metres) => metres >= atLeast - 1e-9)
+      .sort((a, b) => a - b)[0];
   return stretchesOf(layout, request).reduce<Layout | undefined>(
     (grown, stretch) => grown && lengthened(grown, stretch, owned),
     layout,

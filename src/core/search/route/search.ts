@@ -18,13 +18,24 @@ import {
   type Cost,
   type Purse,
 } from './inventory';
-import { layoutCost, rigOf, type Layout, type Piece } from './layout';
+import { socketKind } from './chains';
+import { between, layoutCost, rigOf, type Layout, type Piece } from './layout';
 import { poolOf, type Pool } from './pool';
-import { bestOf, compareFound, leavesHeadphones, sensibleBeside, weightOf, type Found } from './rank';
+import {
+  bestOf,
+  boxesOf,
+  compareFound,
+  hasAll,
+  isClear,
+  leavesHeadphones,
+  sensibleBeside,
+  weightOf,
+  type Found,
+} from './rank';
 import { repairsOf } from './repairs';
 import type { RouteRequest } from './request';
 import { overruns, UNBALANCED_METRES } from './runs';
-import { streamsOf, type Ground, type Stream } from './streams';
+import { passesCharge, streamsOf, type Ground, type Stream } from './streams';
 import { isAllowed, keepsWishes, meets } from './wishes';
 
 /** How many routes are wanted, and how much may be spent on finding them. */
@@ -33,7 +44,12 @@ export interface SearchLimits {
   /** Milliseconds after which the search says what it has; a chain of more parts than `longest` is not looked at. */
   readonly milliseconds: number;
   readonly longest: number;
+  /** The same cut by work instead of time, so that it falls at the same place on any machine: open ends and layouts looked at. */
+  readonly steps?: number;
 }
+
+/** While nothing at all is found it is searched for so many times as long. */
+const PATIENCE = 3;
 
 export const LIMITS: SearchLimits = { count: 5, milliseconds: 2000, longest: 8 };
 
@@ -153,6 +169,10 @@ interface Pass {
   readonly longRuns: boolean;
 }
 
+/** Both sides are there, where there are two. */
+const isWhole = ({ judged }: Found): boolean =>
+  judged.arrives.every(({ channels }) => channels === 'both' || channels === 'mono');
+
 /** So many open ends are looked at for the first layout of a shape. */
 const MOST_DIVE = 150;
 
@@ -171,13 +191,18 @@ class Search {
   constructor(
     private readonly request: RouteRequest,
     parts: readonly Part[],
-    ground: Omit<Ground, 'ceiling' | 'extra'>,
+    ground: Omit<Ground, 'ceiling' | 'extra' | 'needless'>,
     private readonly pass: Pass,
     private readonly count: number,
   ) {
     this.stock = { parts, purse: ground.purse };
     const extra = supplyExtra(parts, ground.purse);
-    const streams = streamsOf({ ...ground, extra, ceiling: () => this.ceiling });
+    const streams = streamsOf({
+      ...ground,
+      extra,
+      ceiling: () => this.ceiling,
+      needless: (recorder, chain) => this.isNeedless(recorder, chain),
+    });
     this.streams = streams.map((stream) => ({ stream, bound: stream.bound }));
     this.surcharge = leastExtra(request, parts, ground.purse);
   }
@@ -193,8 +218,16 @@ class Search {
   }
 
   private judge(layout: Layout, cost: Cost): void {
-    // Another of a kind that was found costs more; it is looked at if it gives something else.
-    if (this.found.some((one) => one.kind === layout.kind && leavesHeadphones(one.layout) === leavesHeadphones(layout))) return;
+    // Another of a kind that was found, and weighs no more even with its hiss, is no better; it is looked at if it gives something else.
+    if (
+      this.found.some(
+        (one) =>
+          one.kind === layout.kind &&
+          weightOf(one) <= cost.weight &&
+          leavesHeadphones(one.layout) === leavesHeadphones(layout),
+      )
+    )
+      return;
     this.judged += 1;
     const { rig, judged } = settle(rigOf(layout, this.request));
     if (meets(layout, judged, this.request) && keepsWishes(layout, this.request.wishes ?? {})) {
@@ -207,6 +240,23 @@ class Search {
 
   /** The most that a route may weigh to be among those that are wanted; undefined while there is none. */
   private ceiling: Cost | undefined;
+
+  /**
+   * Whether a chain has all the boxes of a way that was found, by whichever socket of the recorder it may come, and more: that way is
+   * clear and whole, so what is more in it is padding (rank.ts). A box that passes a charge on may be wanted for that.
+   */
+  private isNeedless({ part }: Piece, chain: readonly Part[]): boolean {
+    const boxes = boxesOf(chain);
+    if (chain.some((one) => passesCharge(one))) return false;
+    const plain = this.found.filter((one) => isClear(one) && isWhole(one));
+    const sockets = part.ports.filter((port) => port.direction !== 'out').map(socketKind);
+    return sockets.every((socket) =>
+      plain.some((one) => {
+        const known = boxesOf(between(one.layout));
+        return one.kind.endsWith(`>${socket}`) && boxes.length > known.length && hasAll(boxes, known);
+      }),
+    );
+  }
 
   private keep(found: Found): void {
     this.found.push(found);
@@ -239,9 +289,12 @@ class Search {
   /** The cheapest layout of each shape is looked at before any is searched to its end: what is found bounds the rest. */
   *dive(): Generator<void> {
     if (this.streams.length < 2) return;
-    for (const one of [...this.streams].sort((a, b) => (a.bound?.weight ?? Infinity) - (b.bound?.weight ?? Infinity))) {
+    for (const one of [...this.streams].sort(
+      (a, b) => (a.bound?.weight ?? Infinity) - (b.bound?.weight ?? Infinity),
+    )) {
       for (let step = 0; step < MOST_DIVE && one.bound; step += 1) {
         if (this.ceiling && one.bound.weight > this.ceiling.weight) break;
+        this.steps += 1;
         const layout = one.stream.step();
         one.bound = one.stream.bound;
         if (!layout) continue;
@@ -254,6 +307,12 @@ class Search {
       this.judge(next.layout, next.cost);
       yield;
     }
+  }
+
+  /** What the least chain weighs that was not looked at because it has too many parts; Infinity where none that is wanted was left. */
+  get cut(): number {
+    const least = Math.min(Infinity, ...this.streams.map(({ stream }) => stream.cut)) + this.surcharge.weight;
+    return this.ceiling && least > this.ceiling.weight ? Infinity : least;
   }
 
   /** One step; false when nothing better can follow. */
@@ -295,6 +354,34 @@ function passesOf(grades: readonly number[], request: RouteRequest): Pass[] {
   return grades.flatMap((grade) => (far ? [false, true] : [true]).map((longRuns) => ({ grade, longRuns })));
 }
 
+/** Runs a pass to its end, or as far as the limits let it; gives the weight under which nothing is left unseen. */
+function* runOf(
+  run: Search,
+  limits: SearchLimits,
+  began: number,
+  before: Pick<Progress, 'found' | 'judged'>,
+): Generator<Progress, number> {
+  const told = (ruledOut: number): Progress => ({
+    judged: before.judged + run.judged,
+    found: before.found + run.found.length,
+    ruledOut,
+  });
+  const late = () => {
+    const nothing = before.found + run.found.length === 0;
+    const most = limits.milliseconds * (nothing ? PATIENCE : 1);
+    return performance.now() - began > most || run.steps + run.judged > (limits.steps ?? Infinity);
+  };
+  for (const _ of run.dive()) {
+    yield told(0);
+    if (late()) break;
+  }
+  while (run.step()) {
+    if (late()) return Math.min(run.least ?? Infinity, run.cut);
+    if (run.steps % 64 === 0) yield told(run.least ?? 0);
+  }
+  return run.cut;
+}
+
 /**
  * The best routes for a request whose names are known. Yields now and then, so that whoever runs it can show how far it is
  * or let it go.
@@ -313,7 +400,7 @@ export function* search(
     .sort();
   let found: Found[] = [];
   let searched = 0;
-  let ruledOut: number | undefined;
+  let ruledOut = Infinity;
   for (const pass of passesOf(grades, request)) {
     if (found.length >= limits.count) break;
     const ground = {
@@ -333,26 +420,15 @@ export function* search(
         (byRecorder.get(recorder)?.get(wayAt(end)) ?? Infinity) <= pass.grade,
     };
     const run = new Search(request, parts, ground, pass, limits.count);
-    const late = () => performance.now() - began > limits.milliseconds;
-    for (const _ of run.dive()) {
-      yield { judged: searched + run.judged, found: found.length + run.found.length, ruledOut: 0 };
-      if (late()) break;
-    }
-    while (run.step()) {
-      if (late()) {
-        ruledOut = Math.min(ruledOut ?? Infinity, run.least ?? Infinity);
-        break;
-      }
-      if (run.steps % 64 === 0)
-        yield { judged: searched + run.judged, found: found.length + run.found.length, ruledOut: run.least ?? 0 };
-    }
+    const before = { found: found.length, judged: searched };
+    ruledOut = Math.min(ruledOut, yield* runOf(run, limits, began, before));
     searched += run.judged;
     found = bestOf([...found, ...run.found], limits.count, request.prefer);
   }
   return {
     found: found.sort(compareFound(request.prefer)),
     searched,
-    complete: ruledOut === undefined,
-    ...(ruledOut !== undefined && { ruledOut }),
+    complete: ruledOut === Infinity,
+    ...(ruledOut < Infinity && { ruledOut }),
   };
 }

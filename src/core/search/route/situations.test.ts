@@ -45,10 +45,10 @@ const SITUATIONS: readonly Situation[] = [
     never: ['dongle-8-pin-plain', 'adapter-8-pin-usb'],
   },
   {
-    name: 'a receiver with USB audio to an 8-pin phone for a recorder: the USB path is there',
+    name: 'a receiver with USB audio to an 8-pin phone for a recorder: the headset path costs half of the USB path',
     sources: ['receiver-both'],
     to: [['phone-8-pin', 'recorder-app']],
-    practice: ['lead-usb-a-c', 'adapter-8-pin-usb'],
+    practice: ['patch-trs-trrs', 'dongle-8-pin-headset'],
   },
   {
     name: 'a hungry USB microphone to an old 8-pin tablet: host adapter and powered hub',
@@ -60,7 +60,7 @@ const SITUATIONS: readonly Situation[] = [
     name: 'a condenser to a USB-C tablet: an interface with phantom',
     sources: ['condenser-xlr'],
     to: [['tablet-usb-c', 'recorder-app']],
-    practice: ['interface-one-input'],
+    practice: ['interface-small', 'lead-xlr'],
   },
   {
     name: 'a condenser to an 8-pin phone in a voice room: mobile preamp and dongle, not USB',
@@ -92,10 +92,10 @@ const SITUATIONS: readonly Situation[] = [
     practice: ['lead-line-headset-pad'],
   },
   {
-    name: 'a USB microphone into a voice room: its headphone socket into a mobile preamp, fed by USB',
+    name: 'a USB microphone into a voice room: its headphone socket to the headset path, padded, fed by USB',
     sources: ['usb-mic-low-phones'],
     to: [['phone-8-pin', 'voice-room']],
-    practice: ['mobile-preamp', 'dongle-8-pin-headset', 'charger-usb-c'],
+    practice: ['pad-jack-40', 'dongle-8-pin-headset', 'charger-usb-c'],
   },
   {
     name: 'guitar, vocal microphone and keyboard on one tablet: an interface with enough inputs',
@@ -103,12 +103,6 @@ const SITUATIONS: readonly Situation[] = [
     to: [['tablet-usb-c', 'multitrack']],
     wishes: { channels: 'apart' },
     practice: ['interface-four-inputs', 'lead-jack-ts'],
-  },
-  {
-    name: 'a deck with RCA to a live stream: a line streamer',
-    sources: ['deck'],
-    to: [['phone-usb-c', 'live-stream']],
-    practice: ['line-streamer', 'lead-rca'],
   },
   {
     name: 'receiver and headphones on one headset jack: a splitter',

@@ -20,7 +20,10 @@ export const entriesOf = (part: Part): PartPort[] =>
 const ends = new WeakMap<Part, Map<string, readonly OpenEnd[]>>();
 
 /** The ends at which anything that enters a part may leave it, each to come to these sides of what records it. */
-export function middleEnds(part: Part, sides: 'any' | 'both' | 'two' | 'two by pair' = 'any'): readonly OpenEnd[] {
+export function middleEnds(
+  part: Part,
+  sides: 'any' | 'both' | 'two' | 'two by pair' = 'any',
+): readonly OpenEnd[] {
   const bySides = ends.get(part) ?? new Map<string, readonly OpenEnd[]>();
   ends.set(part, bySides);
   const known = bySides.get(sides);

@@ -19,6 +19,8 @@ export interface Stream {
   readonly bound: Cost | undefined;
   /** The next one, or undefined: when there is none, or after one step that led to none yet. */
   step(): Layout | undefined;
+  /** What the least one weighs that was left out because a chain of it has too many parts; Infinity where none was. */
+  readonly cut: number;
 }
 
 /** What every stream of a search shares. */
@@ -43,6 +45,8 @@ export interface Ground {
   readonly longest: number;
   /** What a source that is not joined to its own supply needs beside the chain. */
   readonly extra: (source: OpenEnd) => Cost;
+  /** Whether a chain over these parts to a recorder is one that was found with something needless in it. */
+  readonly needless: (recorder: Piece, parts: readonly Part[]) => boolean;
   /** What costs more than this is not wanted any more. */
   readonly ceiling: () => Cost | undefined;
   /** Whether the app of a recorder takes what comes to it this way. */
@@ -67,7 +71,7 @@ function endsOfSource(ground: Ground, source: Piece): OpenEnd[] {
 }
 
 /** A box with a socket for the charger of what stands ahead of it. */
-const passesCharge = (part: Part): boolean =>
+export const passesCharge = (part: Part): boolean =>
   (part.hub !== undefined || part.bus !== undefined) && chargeSockets(part).length > 0;
 
 interface Vias {
@@ -135,6 +139,9 @@ class LegStore {
         longest: ground.longest,
         budget: ground.budget,
         ceiling: ground.ceiling,
+        ...(ground.sources.length === 1 &&
+          ground.recorders.length === 1 &&
+          !ground.middle && { needless: (parts: readonly Part[]) => ground.needless(recorder, parts) }),
         ...(ground.charge && chargesThrough(recorder.part) && { via: viaCharge(ground.pool) }),
         ...(ground.far && !ground.middle && { via: viaFar(ground.pool, starts) }),
         ...(first?.part.power && { extra: ground.extra }),
@@ -187,7 +194,11 @@ const layLegs = (
   );
 
 /** A stream over combinations of legs. */
-function over(make: () => Legs, extra: Cost, lay: (chains: readonly PartChain[]) => Layout | undefined): Stream {
+function over(
+  make: () => Legs,
+  extra: Cost,
+  lay: (chains: readonly PartChain[]) => Layout | undefined,
+): Stream {
   // Legs are begun when nothing cheaper is left: until then the stream costs at the least what stands in its middle.
   let legs: Legs | undefined;
   return {
@@ -195,6 +206,9 @@ function over(make: () => Legs, extra: Cost, lay: (chains: readonly PartChain[])
       if (!legs) return extra;
       const rest = legs.bound;
       return rest && plus(rest, extra);
+    },
+    get cut() {
+      return (legs?.cut ?? Infinity) + extra.weight;
     },
     step() {
       if (!legs) {
@@ -250,7 +264,9 @@ const outOf = ({ recorders, sides, apart, sources }: Ground, middle: Part): read
 /** Sources that join in a part, or one source that a part shares out: legs into it, and legs from it to each recorder. */
 function through(ground: Ground, store: LegStore, middle: Part): Stream {
   const { sources, recorders } = ground;
-  const own = ground.middle ? NOTHING : costOfOneMore(middle, useOf([]), { ...ground.purse, bother: { ...ground.purse.bother, joint: 0 } });
+  const own = ground.middle
+    ? NOTHING
+    : costOfOneMore(middle, useOf([]), { ...ground.purse, bother: { ...ground.purse.bother, joint: 0 } });
   const legs = () =>
     new Legs([
       ...sources.map((source) => store.toMiddle(source, middle)),
@@ -287,7 +303,7 @@ const couldStand = (part: Part, { sources, recorders, apart }: Ground): boolean 
   // More than two sources are kept apart by a device with as many channels, and by nothing else.
   (!apart || sources.length < 3 || (part.captures ?? []).some((c) => c.channels.length >= sources.length)) &&
   entriesOf(part).length >= sources.length &&
-  middleEnds(part).length >= Math.min(recorders.length, 1) &&
+  part.ports.some((port) => port.direction !== 'in') &&
   part.ports.length >= sources.length + recorders.length;
 
 /** The shapes in which these sources can come to these recorders. */

@@ -14,6 +14,7 @@ import {
   throughPart,
   type OpenEnd,
 } from '../ends';
+import { own } from '../../schema';
 import { firstOfEach, isEntry } from './pool';
 import { WAYS_MADE } from './ways.generated';
 
@@ -28,12 +29,14 @@ export const pairSpot = ({ connector, gender }: PartPort, one: Contact, other: C
 
 export const deviceSpot = ({ connector, gender }: PartPort, end: OpenEnd): Spot => {
   const { device, authenticated, hubs } = end.digital ?? {};
-  return `${connector} ${gender} ${device?.bus?.registersAs} ${authenticated} ${hubs ? 'hub' : 'bare'}`;
+  return `${connector} ${gender} ${device?.bus?.registersAs} ${authenticated} ${hubs ? 'beyond' : 'straight'}`;
 };
 
 /** Every spot that an open end is at. */
 export const spotsOf = (end: OpenEnd): readonly Spot[] =>
-  end.analogue ? end.analogue.pairs.map(([one, other]) => pairSpot(end.port, one, other)) : [deviceSpot(end.port, end)];
+  end.analogue
+    ? end.analogue.pairs.map(([one, other]) => pairSpot(end.port, one, other))
+    : [deviceSpot(end.port, end)];
 
 const pairsOf = (port: PartPort): (readonly [Contact, Contact])[] => {
   const contacts = contactsOf(port.connector);
@@ -67,7 +70,11 @@ function deviceEnds(part: Part, port: PartPort): OpenEnd[] {
 }
 
 /** Ends at which anything could come to a port, one for each spot; the port is that of the other half. */
-export function probesAt(part: Part, entry: PartPort, half: Pick<PartPort, 'connector' | 'gender'>): { spot: Spot; end: OpenEnd }[] {
+export function probesAt(
+  part: Part,
+  entry: PartPort,
+  half: Pick<PartPort, 'connector' | 'gender'>,
+): { spot: Spot; end: OpenEnd }[] {
   const port: PartPort = { id: 'probe', name: 'probe', direction: 'both', ...half };
   void entry;
   if (isDigital(port)) return deviceEnds(part, port).map((end) => ({ spot: deviceSpot(port, end), end }));
@@ -91,12 +98,15 @@ export interface Way {
   readonly oneSided: boolean;
 }
 
-export const isPassive = ({ paths = [], captures = [] }: Part): boolean => paths.length === 0 && captures.length === 0;
+export const isPassive = ({ paths = [], captures = [] }: Part): boolean =>
+  paths.length === 0 && captures.length === 0;
 
 /** No converter of it has two sides. */
 const isOneSided = ({ captures = [] }: Part): boolean =>
   captures.length > 0 &&
-  captures.every(({ channels }) => !channels.some((c) => c.side === 'left') || !channels.some((c) => c.side === 'right'));
+  captures.every(
+    ({ channels }) => !channels.some((c) => c.side === 'left') || !channels.some((c) => c.side === 'right'),
+  );
 
 export const givesVolts = (part: Part): number =>
   Math.max(
@@ -109,7 +119,11 @@ export const givesVolts = (part: Part): number =>
   );
 
 /** Through copper alone a pair of contacts comes out where its conductors do. */
-function copperWays(part: Part, entry: PartPort, half: Pick<PartPort, 'connector' | 'gender'>): { from: Spot; to: Spot }[] {
+function copperWays(
+  part: Part,
+  entry: PartPort,
+  half: Pick<PartPort, 'connector' | 'gender'>,
+): { from: Spot; to: Spot }[] {
   const mating = mate(half, entry);
   if (!mating.fits) return [];
   const copper = copperOf(part);
@@ -128,7 +142,9 @@ function copperWays(part: Part, entry: PartPort, half: Pick<PartPort, 'connector
       const on = (nodes: readonly number[]) =>
         nodesOfPort(exit, part).flatMap(([contact, node]) => (nodes.includes(copper(node)) ? [contact] : []));
       return on(a).flatMap((x) =>
-        on(b).flatMap((y) => (x === y ? [] : [{ from: pairSpot(port, one, other), to: pairSpot(exit, x, y) }])),
+        on(b).flatMap((y) =>
+          x === y ? [] : [{ from: pairSpot(port, one, other), to: pairSpot(exit, x, y) }],
+        ),
       );
     });
   });
@@ -136,7 +152,8 @@ function copperWays(part: Part, entry: PartPort, half: Pick<PartPort, 'connector
 
 /** Spots at which what comes to a port of a part may leave it: by its stages, as a device, or by copper. */
 function spotsBeyond(part: Part, entry: PartPort, end: OpenEnd): Spot[] {
-  if (isDigital(entry) || (part.paths ?? []).length === 0) return throughPart(part, entry, end).flatMap(spotsOf);
+  if (isDigital(entry) || (part.paths ?? []).length === 0)
+    return throughPart(part, entry, end).flatMap(spotsOf);
   const drives = drivesReached(part, entry, end);
   return [
     ...convertedEnd(part, entry, end).flatMap(spotsOf),
@@ -175,7 +192,8 @@ export function waysThrough(part: Part, half: Half): readonly Way[] {
   const known = byHalf.get(key);
   if (known) return known;
   const what = { part, passive: isPassive(part), gives: givesVolts(part), oneSided: isOneSided(part) };
-  const pairs = findPart(part.id) === part ? madeAhead(part.id, key) : probedWays(part, half);
+  const isShipped = own(WAYS_MADE, part.id) !== undefined && findPart(part.id) === part;
+  const pairs = isShipped ? madeAhead(part.id, key) : probedWays(part, half);
   const found = pairs.map(([from, to]): Way => ({ from, to, ...what }));
   byHalf.set(key, found);
   return found;

@@ -37,4 +37,3 @@ export function meets(layout: Layout, judged: Outcome, request: RouteRequest): b
 }
 
 const isProven = (kind: string): boolean => kind === 'tested by you' || kind === 'common practice';
-

@@ -63,7 +63,9 @@ function controlFor(laid: LaidPart, quantity: Quantity | undefined, from: number
   const stands = found.places.find((place) => String(place.option) === String(option))?.decibels;
   // A knob may stand between its steps.
   const at = stands ?? (typeof option === 'number' ? option : undefined);
-  return at === undefined ? [] : [{ part: laid.placed.id, setting: found.setting, from, stands: at, places: found.places }];
+  return at === undefined
+    ? []
+    : [{ part: laid.placed.id, setting: found.setting, from, stands: at, places: found.places }];
 }
 
 /** Everything on the way of a chain that can be turned, from the source forward. */

@@ -18,7 +18,8 @@ interface Levels {
 const roomFrom = ({ room }: Levels, from: number): number => Math.min(...room.slice(from));
 
 function move(levels: Levels, from: number, by: number): void {
-  for (let index = from; index < levels.room.length; index += 1) levels.room[index] = (levels.room[index] ?? 0) - by;
+  for (let index = from; index < levels.room.length; index += 1)
+    levels.room[index] = (levels.room[index] ?? 0) - by;
   levels.short -= by;
 }
 
@@ -26,7 +27,7 @@ function move(levels: Levels, from: number, by: number): void {
 function placeFor({ places }: Control, wished: number, side: 'below' | 'above'): Place | undefined {
   return side === 'below'
     ? places.findLast(({ decibels }) => decibels <= wished + 1e-9)
-    : places.findLast(({ decibels }) => decibels <= wished + 1e-9) ?? places[0];
+    : (places.findLast(({ decibels }) => decibels <= wished + 1e-9) ?? places[0]);
 }
 
 /** Turns a control, at the most so far as it goes; gives the change in dB. */
@@ -45,7 +46,11 @@ function turn(levels: Levels, chosen: Map<Control, Place>, control: Control, by:
  * of the stage, what is missing is made up as early as there is room for it, as noise is least then. Gains add along a chain and
  * clip levels are fixed, so one pass forward and one back suffice.
  */
-export function solveChain(chain: Chain, controls: readonly Control[], near = NEAR_ENOUGH): Map<Control, Place> {
+export function solveChain(
+  chain: Chain,
+  controls: readonly Control[],
+  near = NEAR_ENOUGH,
+): Map<Control, Place> {
   const last = chain.stages.length - 1;
   const levels: Levels = {
     room: chain.stages.map(({ peak, clipLevel }, index) =>
@@ -63,7 +68,8 @@ export function solveChain(chain: Chain, controls: readonly Control[], near = NE
   }
   if (Math.abs(levels.short) <= near) return chosen;
   if (levels.short < 0) {
-    for (const control of controls.toReversed()) if (levels.short < -1e-9) turn(levels, chosen, control, levels.short);
+    for (const control of controls.toReversed())
+      if (levels.short < -1e-9) turn(levels, chosen, control, levels.short);
     return chosen;
   }
   for (const control of controls) {

@@ -42,11 +42,12 @@ const SKETCHES: Readonly<Record<string, RigSketch>> = {
     parts: {
       mic: 'usb-mic-low',
       lead: 'lead-usb-a-c',
-      hub: 'hub-unpowered',
-      adapter: 'adapter-8-pin-usb',
+      hub: 'hub-usb-a',
+      adapter: 'adapter-8-pin-usb-bare',
       phone: 'phone-8-pin',
     },
-    joints: ['lead.b mic.usb', 'lead.a hub.s1', 'hub.plug adapter.usb', 'adapter.plug phone.port'],
+    joints: ['lead.b mic.usb', 'lead.a hub.three', 'hub.plug adapter.usb', 'adapter.plug phone.port'],
+    settings: { hub: { supply: 'off' } },
   },
   'a pack that is muted': {
     parts: { pack: 'pack-clip-on', receiver: 'receiver-two-channel-usb', phone: 'phone-usb-c' },

@@ -116,7 +116,8 @@ export function settle(begun: Rig): Settled {
     // A knob does not open what is shut.
     const shut = wiring.some((f) => f.severity === 'blocks');
     if (turned(wiring)) continue;
-    if (shut || !(attempt(gainEdits(state.facts)) || attempt(gainEdits(state.facts, 0)) || turned(level))) break;
+    if (shut || !(attempt(gainEdits(state.facts)) || attempt(gainEdits(state.facts, 0)) || turned(level)))
+      break;
   }
   const { rig, judged, runs } = state;
   return { rig, judged, runs };

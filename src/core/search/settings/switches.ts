@@ -43,9 +43,14 @@ function chosen(laid: LaidPart, wanted: (id: string) => boolean): RigEdit[] {
 function closes({ part }: LaidPart, edit: RigEdit): boolean {
   if (edit.kind !== 'set') return false;
   const uses = (part.paths ?? []).flatMap(({ gain }) =>
-    gain.flatMap((one) => (typeof one === 'object' && 'setting' in one && one.setting === edit.setting ? [one] : [])),
+    gain.flatMap((one) =>
+      typeof one === 'object' && 'setting' in one && one.setting === edit.setting ? [one] : [],
+    ),
   );
-  return uses.length > 0 && uses.every(({ values }) => !Number.isFinite(own(values, String(edit.option)) ?? -Infinity));
+  return (
+    uses.length > 0 &&
+    uses.every(({ values }) => !Number.isFinite(own(values, String(edit.option)) ?? -Infinity))
+  );
 }
 
 /** Switches that might cure a finding, the one that it names first; the same edit only once. */
@@ -64,7 +69,9 @@ export function switchesFor(rig: Rig, finding: Finding): RigEdit[] {
   if (may(finding, 'feed')) return unique([...named, ...feeding]);
   if (named.length > 0 || !may(finding, 'switch', 'choice', 'send')) return named;
   return unique(
-    laid.flatMap((l) => turned(l, (id) => !feedingSwitches(l.part).includes(id)).filter((edit) => !closes(l, edit))),
+    laid.flatMap((l) =>
+      turned(l, (id) => !feedingSwitches(l.part).includes(id)).filter((edit) => !closes(l, edit)),
+    ),
   );
 }
 

@@ -1,0 +1,185 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { layRig } from '../../../../testing/lay-rig';
+import { outcomeOf } from '../../judge';
+import { allFacts } from '../../engine';
+import { magnitude, nodeKey } from '../../engine/circuit';
+import { findPart, type Part, type PartPort } from '../../parts';
+import { mate } from '../../plugs';
+import { dbSpl } from '../../units';
+import { couldRecord, sourceEnds, throughPart, type OpenEnd } from '.';
+import { join } from './join';
+import { passageOf } from './passage';
+
+const part = (id: string): Part => findPart(id)!;
+const SPEECH = dbSpl(76.33);
+
+interface Step {
+  readonly part: Part;
+  readonly entry: PartPort;
+  readonly exit: PartPort;
+  readonly end: OpenEnd;
+}
+
+/** Every way through one of these parts from an open end. */
+const stepsFrom = (end: OpenEnd, parts: readonly Part[]): Step[] =>
+  parts.flatMap((one) =>
+    one.ports.flatMap((entry) =>
+      throughPart(one, entry, end)
+        .filter((next) => next.analogue)
+        .map((next) => ({ part: one, entry, exit: next.port, end: next })),
+    ),
+  );
+
+/** Parts without stages: nothing but the circuit decides what comes through. */
+const PASSIVE = [
+  'lead-trs-trs',
+  'patch-trs-trrs',
+  'extension-trs',
+  'adapter-trs-trrs',
+  'adapter-trrs-trs',
+  'splitter-trs',
+  'splitter-headphones',
+  'lead-trs-xlr',
+  'lead-xlr',
+  'lead-xlr-trrs',
+  'lead-xlr-trs-camera',
+  'pad-xlr-20',
+  'pad-jack-40',
+  'isolator-trs',
+  'di-passive',
+  'lead-jack-ts',
+  'lead-line-headset-pad',
+  'coupler-trs',
+  'lead-left-to-both',
+].map(part);
+
+const SOURCES = ['receiver-trs', 'dynamic-xlr', 'guitar', 'keyboard', 'deck'].map(part);
+const HOSTS = ['phone-ctia', 'camera-trs', 'phone-omtp', 'computer-separate'].map(part);
+
+/** What the reduced circuit says comes to a converter per volt of the source, and what the whole engine says of the same chain laid out. */
+function bothAt(source: Part, steps: readonly Step[], host: Part, port: PartPort, end: OpenEnd) {
+  const joined = join(passageOf(host, [port]), port, end);
+  const names = steps.map((_, index) => `p${index}`);
+  const before = (index: number) => (index === 0 ? 's' : names[index - 1]!);
+  const exits = [steps.length > 0 ? undefined : end.port, ...steps.map(({ exit }) => exit)];
+  const start = sourceEnds(source, SPEECH).find((one) =>
+    steps[0] ? throughPart(steps[0].part, steps[0].entry, one).length > 0 : one.port === end.port,
+  )!;
+  const from = (index: number) => (index === 0 ? start.port : exits[index]!);
+  const joints = steps.map(
+    ({ entry }, index) => `${before(index)}.${from(index).id} ${names[index]}.${entry.id}`,
+  );
+  joints.push(`${before(steps.length)}.${from(steps.length).id} h.${port.id}`);
+  const parts = Object.fromEntries([
+    ['s', source.id],
+    ...steps.map((step, index) => [names[index]!, step.part.id] as const),
+    ['h', host.id],
+  ]);
+  const [facts] = allFacts(layRig({ parts, joints }));
+  return (host.captures ?? []).flatMap((capture) =>
+    capture.channels.flatMap(({ plus, minus }, n) => {
+      const [sound] = joined?.heard.get(`${capture.id}#${n}`) ?? [];
+      const net = (node: string) => facts.nets.of(nodeKey('h', node));
+      const voice = facts.voices.find((one) => one.placed === 's' && Number.isFinite(one.level));
+      const gain = voice && facts.alternating.gain(voice.id, net(plus), net(minus));
+      if (!sound || !gain || !voice) return [];
+      return [{ reduced: Math.hypot(...sound.least), whole: magnitude(gain) * 10 ** (voice.level / 20) }];
+    }),
+  );
+}
+
+describe('an open end is its reduced circuit', () => {
+  it('what comes to a converter over random passive chains is what the whole engine finds, within 0.1 dB', () => {
+    let compared = 0;
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...SOURCES),
+        fc.array(fc.nat(), { minLength: 0, maxLength: 4 }),
+        fc.constantFrom(...HOSTS),
+        (source, turns, host) => {
+          let [end] = sourceEnds(source, SPEECH);
+          const steps: Step[] = [];
+          for (const turn of turns) {
+            const ways: Step[] = end ? stepsFrom(end, PASSIVE) : [];
+            const next = ways[turn % Math.max(1, ways.length)];
+            if (!next) break;
+            steps.push(next);
+            end = next.end;
+          }
+          if (!end) return;
+          for (const port of host.ports) {
+            if (port.direction === 'out' || !throughFits(end, port)) continue;
+            for (const { reduced, whole } of bothAt(source, steps, host, port, end)) {
+              if (whole < 1e-6) continue;
+              compared += 1;
+              expect(20 * Math.log10(reduced / whole)).toBeCloseTo(0, 1);
+            }
+          }
+        },
+      ),
+      { seed: 20261125, numRuns: 300 },
+    );
+    expect(compared).toBeGreaterThan(40);
+  });
+});
+
+/** Whether an end goes into a port in one reading only. */
+function throughFits(end: OpenEnd, port: PartPort): boolean {
+  const mating = mate(end.port, port);
+  return mating.fits && !mating.uncertain;
+}
+
+/** A chain by hand: source, parts, host; whether the host could record it. */
+function records(source: string, ...rest: readonly string[]): boolean {
+  let ends = sourceEnds(part(source), SPEECH);
+  for (const id of rest.slice(0, -1))
+    ends = ends.flatMap((end) => part(id).ports.flatMap((port) => throughPart(part(id), port, end)));
+  const host = part(rest.at(-1)!);
+  return ends.some((end) => host.ports.some((port) => couldRecord(host, port, end)));
+}
+
+describe('what a practitioner knows is a number at the open end (common practice)', () => {
+  it.each([
+    [
+      'a plain lead in a headset jack is seen as no microphone',
+      ['receiver-trs', 'lead-trs-trs', 'phone-ctia'],
+      false,
+    ],
+    ['the patch cable is', ['receiver-trs', 'patch-trs-trrs', 'phone-ctia'], true],
+    [
+      'a dongle without the chip does nothing on an 8-pin port',
+      ['receiver-trs', 'patch-trs-trrs', 'dongle-8-pin-plain', 'phone-8-pin'],
+      false,
+    ],
+    [
+      'a dongle with it works',
+      ['receiver-trs', 'patch-trs-trrs', 'dongle-8-pin-headset', 'phone-8-pin'],
+      true,
+    ],
+    ['a condenser is not fed by a headset jack', ['condenser-xlr', 'lead-xlr-trrs', 'phone-ctia'], false],
+    ['an interface feeds it', ['condenser-xlr', 'lead-xlr', 'interface-small', 'phone-usb-c'], true],
+    ['a bare line output is no microphone', ['keyboard', 'lead-line-headset', 'phone-ctia'], false],
+    ['padded it is', ['keyboard', 'lead-line-headset-pad', 'phone-ctia'], true],
+    [
+      'a hungry microphone is not fed by a bare adapter',
+      ['usb-mic-big', 'lead-usb-a-b', 'adapter-8-pin-usb-bare', 'tablet-8-pin'],
+      false,
+    ],
+    [
+      'nor does a charge-only lead bring its numbers',
+      ['usb-mic-low', 'lead-usb-a-c-charge', 'adapter-usb-c-a', 'phone-usb-c'],
+      false,
+    ],
+  ] as const)('%s', (_, [source, ...rest], expected) => {
+    expect(records(source, ...rest)).toBe(expected);
+  });
+
+  it('what it refuses the whole pipeline refuses too', () => {
+    const rig = layRig({
+      parts: { s: 'keyboard', l: 'lead-line-headset', h: 'phone-ctia' },
+      joints: ['s.left l.big', 'l.trrs h.jack'],
+    });
+    expect(outcomeOf(rig).verdict).not.toBe('clean');
+  });
+});
