@@ -49,7 +49,12 @@ describe('Route', () => {
   });
 
   it('gives a shopping list as CSV', async () => {
-    await page.click('//*[@data-route="3"]//button[contains(., "Shopping list")]');
+    // With this phone not everything is in the drawer.
+    await page.click('//button[starts-with(@aria-label, "What records it?")]');
+    await page.click(ITEM('Phone, USB-C port'));
+    await page.button('Find the ways');
+    await page.find('//*[@data-route="1"]//*[contains(., "to buy")]');
+    await page.click('//*[@data-route="1"]//button[contains(., "Shopping list")]');
     await page.find('//*[@role="dialog"]//td[text()="Together"]');
     const print = (media: string) =>
       (
@@ -64,9 +69,13 @@ describe('Route', () => {
     await print('');
     await page.button('Save as CSV');
     const text = readFileSync(await page.downloaded(), 'utf8');
-    expect(text.split('\r\n')[0]).toBe('part,name,count,each,total,currency');
+    expect(text.split('\r\n')[0]).toBe('part,name,metres,count,each,total,currency');
     expect(text).toContain(',EUR');
     await page.keys('Escape');
+    await page.click('//button[starts-with(@aria-label, "What records it?")]');
+    await page.click(ITEM('Phone, 8-pin port'));
+    await page.button('Find the ways');
+    await page.find('//*[@data-route="1"]//*[contains(., "nothing to buy")]');
   });
 
   it('takes a way to the Bench, where it is as clean as was said', async () => {

@@ -28,7 +28,7 @@ interface World {
 const world = async (): Promise<World> => ({
   analyse: (await import('./judge')).analyse,
   fixesFor: (await import('./search/fixes')).fixesFor,
-  plan: (await import('./search/route')).plan,
+  plan: (await import('../../testing/by-steps')).plan,
 });
 
 let usual: World;

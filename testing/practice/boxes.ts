@@ -71,6 +71,12 @@ export const BOXES: readonly PracticeCase[] = [
     answers: [has('splitter-headphones', 'lead-trs-trs', 'patch-trs-trrs|adapter-trs-trrs')],
   },
   {
+    name: 'an XLR microphone to tablet and camera at once: an interface whose second output feeds the camera',
+    from: ['dynamic-xlr'],
+    to: [['tablet-usb-c', 'recorder-app'], ['camera-trs']],
+    answers: [has('interface-one-input|interface-small', 'lead-xlr', 'lead-headphones-aux')],
+  },
+  {
     name: 'a receiver with two outputs: the camera by TRS, the phone by USB',
     from: ['receiver-both'],
     to: [['camera-trs'], ['phone-usb-c', 'recorder-app']],

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { findPart } from '../parts';
-import { plan, WISH_NAMES, type Lost, type RouteRequest } from '../search/route';
+import { plan } from '../../../testing/by-steps';
+import { WISH_NAMES, type Lost, type RouteRequest } from '../search/route';
 import { sayHindrance, sayLost, sayPlan, sayRoute, wishName } from './say-route';
 
 const request: RouteRequest = {

@@ -6,7 +6,7 @@ export { AUDIBLE_OVER_NOISE, SIDE_WITHIN, heardBy, isAudible, peakOf } from './h
 export type { BandLoss, ResponseContext } from './response';
 export { bandLoss } from './response';
 export type { Choice, LeftAlone, Track } from './policy';
-export { appOf, chooseInput, monitoringOf, selectInput, takeOf, tracksOf, wayOf } from './policy';
+export { appOf, chooseInput, monitoringOf, selectInput, takeOf, tracksOf, wayAs, wayOf } from './policy';
 export type { HostInput, InputChannel, InputContext, Sensed } from './inputs';
 export { hostInputs, peakAt, socketsOf } from './inputs';
 export type { Chain, Stage } from './chain';

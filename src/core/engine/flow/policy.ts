@@ -7,13 +7,17 @@ import {
   type Take,
   type Way,
 } from '../../apps';
+import type { BusDevice } from '../../parts';
 import { choiceOf, type LaidPart, type PlacedPart, type PolicyNote, type Rig } from '../../rig';
 import { own } from '../../schema';
 import type { HostInput } from './inputs';
 
-/** By which way an input comes to an app: a headset input is sensed, a sound device is not. */
-export const wayOf = (input: HostInput): Way =>
-  input.sensed || input.registersAs === 'headset' || input.registersAs === 'analogue' ? 'headset' : 'usb';
+/** The way of what registers so; a socket of the host's own is a headset's way, whatever it looks for. */
+export const wayAs = (registersAs: BusDevice['registersAs'] | undefined): Way =>
+  registersAs === undefined || registersAs === 'headset' || registersAs === 'analogue' ? 'headset' : 'usb';
+
+/** By which way an input comes to an app. */
+export const wayOf = (input: HostInput): Way => wayAs(input.registersAs);
 
 const isChosen = (placed: PlacedPart, chosen: Chosen | undefined): chosen is Chosen =>
   chosen !== undefined && choiceOf(placed, chosen.choice) === chosen.is;

@@ -1,5 +1,5 @@
 import { EVIDENCE_KINDS, WAYS, type Way } from '../../apps';
-import { appOf, takeOf } from '../../engine/flow';
+import { appOf, takeOf, wayAs } from '../../engine/flow';
 import type { LaidPart } from '../../rig';
 import type { OpenEnd } from '../ends';
 import { rigOf, type Piece } from './layout';
@@ -15,10 +15,7 @@ const stub = ({ id, part, app }: Piece): LaidPart => ({
 export const appAt = (recorder: Piece) => appOf(stub(recorder));
 
 /** By which way numbers come to a host; a jack of its own is a headset way. */
-export const wayAt = ({ digital }: OpenEnd): Way => {
-  const as = digital?.device.bus?.registersAs;
-  return !digital || as === 'headset' || as === 'analogue' ? 'headset' : 'usb';
-};
+export const wayAt = ({ digital }: OpenEnd): Way => wayAs(digital?.device.bus?.registersAs);
 
 /** A camera or recorder records by itself: nothing is in doubt, and nobody has written it down. */
 export const ITSELF = EVIDENCE_KINDS.indexOf('common practice');

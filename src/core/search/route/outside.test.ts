@@ -7,7 +7,8 @@ import { magnitude, nodeKey } from '../../engine/circuit';
 import { allFacts } from '../../engine';
 import { spiceReport } from '../../files';
 import { laidParts, type Rig } from '../../rig';
-import { plan, type RouteRequest } from '.';
+import { plan } from '../../../../testing/by-steps';
+import type { RouteRequest } from '.';
 import { checkRequest } from '../../files/read-request';
 
 const folder = mkdtempSync(join(tmpdir(), 'symplex-routes-'));

@@ -3,7 +3,8 @@ import { findPart } from '../../parts';
 import { ownCopy } from '../../parts/own-part';
 import { planReport } from '../../files/plan-report';
 import { sayPlan } from '../../words/say-route';
-import { plan, planSteps, sayRequestProblem, type RouteRequest, type Wishes } from '.';
+import { plan } from '../../../../testing/by-steps';
+import { planSteps, sayRequestProblem, type RouteRequest, type Wishes } from '.';
 import { checkRequest, readRequest } from '../../files/read-request';
 
 const request = (wishes: Wishes = {}, more: Partial<RouteRequest> = {}): RouteRequest => ({

