@@ -7,7 +7,7 @@ import { FAINT } from './origins';
 import { leadsToRecorder, reachesSense, sensesOf } from './stages';
 
 /** Peaks under this that no knob brings up are no recording that anybody wants, dBFS. A limit of our own: 30 dB under the usual target. */
-const FAINTEST = -42;
+export const FAINTEST = -42;
 
 /** What the knobs of a part on the way could still add, dB. */
 const left = (laid: LaidPart, knobs: ReadonlySet<string>): number =>

@@ -3,7 +3,7 @@ import { excessOf } from './excess';
 import { USB_LEAD } from './origins';
 
 /** Metres of a full-speed lead (USB 2.0, 7.1.16 and 7.1.19: 26 ns; from memory). */
-const LONGEST_RUN = 5;
+export const LONGEST_RUN = 5;
 
 /** One run of lead between two parts with electronics that is longer than USB allows. */
 export const usbLeadLong = check({

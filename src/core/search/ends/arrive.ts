@@ -1,3 +1,4 @@
+import { FAINTEST } from '../../checks';
 import { readHeadset, senseResistance, SIDE_WITHIN } from '../../engine/flow';
 import { writesTracks, type Capture, type Part, type PartPort } from '../../parts';
 import { SINE_CREST, volts } from '../../units';
@@ -10,8 +11,6 @@ import { passageOf } from './passage';
 
 /** The estimate may be off by so much, dB: what is nearer to a limit is left for the pipeline to say. */
 const GRACE = 3;
-/** Peaks under this are no recording (the limit of the finding "faint"), dBFS. */
-const FAINTEST = -42;
 
 const level = ([re, im]: readonly [number, number]): number => 20 * Math.log10(Math.hypot(re, im));
 

@@ -1,3 +1,4 @@
+import { LONGEST_RUN } from '../../checks';
 import { isPlainLink, type Part } from '../../parts';
 import { isDigital } from '../ends';
 
@@ -9,14 +10,11 @@ const PRICE_A_METRE = 1.2;
 /** Whether a lead is sold in several lengths: converter cables and adapters are not. */
 export const growsLong = (part: Part): boolean => part.length !== undefined && isPlainLink(part);
 
-/** A USB lead reaches about 5 m (USB 2.0, 7.1.16: cable delay; from memory). */
-const LONGEST_DIGITAL = 5;
-
 /** The shortest length in which a lead is sold that bridges so much; undefined where none is. */
 export function soldLength(part: Part, atLeast: number): number | undefined {
   const own = part.length ?? 0;
   if (atLeast <= own + 1e-9) return own;
-  const most = part.ports.some(isDigital) ? LONGEST_DIGITAL : Infinity;
+  const most = part.ports.some(isDigital) ? LONGEST_RUN : Infinity;
   return SOLD_METRES.find((metres) => metres >= atLeast - 1e-9 && metres >= own && metres <= most);
 }
 

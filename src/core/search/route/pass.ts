@@ -1,0 +1,247 @@
+import { isHopeless, settle } from '../settings';
+import { findPart, type Part, isSupply, isHeadphones } from '../../parts';
+import type { Stock } from './attach';
+import { chargesThrough } from './charging';
+import { completed } from './complete';
+import { Heap } from './heap';
+import {
+  compareCosts,
+  compareWeights,
+  costFor,
+  costOfOneMore,
+  NOTHING,
+  plus,
+  useOf,
+  type Cost,
+  type Purse,
+} from './inventory';
+import { socketKind } from './chains';
+import { between, layoutCost, rigOf, type Layout, type Piece } from './layout';
+import {
+  bestOf,
+  boxesOf,
+  hasAll,
+  isClear,
+  leavesHeadphones,
+  sensibleBeside,
+  weightOf,
+  type Found,
+} from './rank';
+import { repairsOf } from './repairs';
+import type { RouteRequest } from './request';
+import { overruns } from './runs';
+import { passesCharge, streamsOf, type Ground, type Stream } from './streams';
+import { keepsWishes, meets } from './wishes';
+
+/** The part that a request names. */
+export const partFor = (request: RouteRequest, id: string): Part => {
+  const part = findPart(id) ?? request.ownParts?.find((own) => own.id === id);
+  if (!part) throw new Error(`request: no part "${id}"`);
+  return part;
+};
+
+/** The least that what was asked for beside the chain itself costs: headphones to listen, a supply to charge. */
+function leastExtra(request: RouteRequest, parts: readonly Part[], purse: Purse): Cost {
+  const { hear, guests, charge } = request.wishes ?? {};
+  const least = (some: readonly Part[]): Cost =>
+    some.map((part) => costOfOneMore(part, useOf([]), purse)).sort(compareCosts)[0] ?? NOTHING;
+  const listening = hear || guests ? least(parts.filter(isHeadphones)) : NOTHING;
+  const charging = charge && request.destinations.some(({ part }) => chargesThrough(partFor(request, part)));
+  return plus(listening, charging ? least(parts.filter(isSupply)) : NOTHING);
+}
+
+/** A source that runs on its digital plug alone and gives its sound by another wants a supply there. */
+function supplyExtra(parts: readonly Part[], purse: Purse): Ground['extra'] {
+  const costs = parts.filter(isSupply).map((part) => costOfOneMore(part, useOf([]), purse));
+  const least = costs.sort(compareCosts)[0] ?? costFor(0, 0, 1, purse);
+  return ({ part, digital }) =>
+    !digital && part.power?.every((source) => 'port' in source) ? least : NOTHING;
+}
+
+/** Two layouts of one key are one. */
+const keyOf = ({ pieces, joints }: Layout): string =>
+  [
+    ...pieces.map(({ id, length }) => `${id} ${length ?? ''}`),
+    ...joints.map(({ plug, jack }) => `${plug.part}.${plug.port} ${jack.part}.${jack.port}`),
+  ]
+    .sort()
+    .join('|');
+
+/** A stream with its bound, which only a step of its own changes. */
+interface Bounded {
+  readonly stream: Stream;
+  bound: Cost | undefined;
+}
+
+/** What one pass looks at: the weakest evidence taken, and whether runs too long for practice are. */
+export interface Pass {
+  readonly grade: number;
+  readonly longRuns: boolean;
+}
+
+/** Both sides are there, where there are two. */
+const isWhole = ({ judged }: Found): boolean =>
+  judged.arrives.every(({ channels }) => channels === 'both' || channels === 'mono');
+
+/** So many open ends are looked at for the first layout of a shape. */
+const MOST_DIVE = 150;
+
+/** One search under one grade of evidence: layouts by cost, judged as they come, until no better can follow. */
+export class Search {
+  private readonly streams: Bounded[];
+  private readonly waiting = new Heap<{ layout: Layout; cost: Cost }>((a, b) => compareCosts(a.cost, b.cost));
+  private readonly seen = new Set<string>();
+  private readonly surcharge: Cost;
+  private readonly stock: Stock;
+  readonly found: Found[] = [];
+  /** Layouts that the pipeline judged. */
+  judged = 0;
+  steps = 0;
+
+  constructor(
+    private readonly request: RouteRequest,
+    parts: readonly Part[],
+    ground: Omit<Ground, 'ceiling' | 'extra' | 'needless'>,
+    private readonly pass: Pass,
+    private readonly count: number,
+  ) {
+    this.stock = { parts, purse: ground.purse };
+    const extra = supplyExtra(parts, ground.purse);
+    const streams = streamsOf({
+      ...ground,
+      extra,
+      ceiling: () => this.ceiling,
+      needless: (recorder, chain) => this.isNeedless(recorder, chain),
+    });
+    this.streams = streams.map((stream) => ({ stream, bound: stream.bound }));
+    this.surcharge = leastExtra(request, parts, ground.purse);
+  }
+
+  private offer(layout: Layout): void {
+    const cost = layoutCost(layout, this.stock.purse);
+    if (this.ceiling && compareWeights(cost, this.ceiling) > 0) return;
+    if (!this.pass.longRuns && overruns(layout) > 0) return;
+    const key = keyOf(layout);
+    if (this.seen.has(key)) return;
+    this.seen.add(key);
+    if (cost.price <= (this.request.wishes?.budget ?? Infinity)) this.waiting.push({ layout, cost });
+  }
+
+  private judge(layout: Layout, cost: Cost): void {
+    // Another of a kind that was found, and weighs no more even with its hiss, is no better; it is looked at if it gives something else.
+    if (
+      this.found.some(
+        (one) =>
+          one.kind === layout.kind &&
+          weightOf(one) <= cost.weight &&
+          leavesHeadphones(one.layout) === leavesHeadphones(layout),
+      )
+    )
+      return;
+    this.judged += 1;
+    const { rig, judged } = settle(rigOf(layout, this.request));
+    if (meets(layout, judged, this.request) && keepsWishes(layout, this.request.wishes ?? {})) {
+      this.keep({ layout, rig, judged, cost, kind: layout.kind, overruns: overruns(layout) });
+      return;
+    }
+    if (judged.verdict === 'clean' || isHopeless(judged)) return;
+    for (const repaired of repairsOf(layout, judged, this.request, this.stock)) this.offer(repaired);
+  }
+
+  /** The most that a route may weigh to be among those that are wanted; undefined while there is none. */
+  private ceiling: Cost | undefined;
+
+  /**
+   * Whether a chain has all the boxes of a way that was found, by whichever socket of the recorder it may come, and more: that way is
+   * clear and whole, so what is more in it is padding (rank.ts). A box that passes a charge on may be wanted for that.
+   */
+  private isNeedless({ part }: Piece, chain: readonly Part[]): boolean {
+    const boxes = boxesOf(chain);
+    if (chain.some((one) => passesCharge(one))) return false;
+    const plain = this.found.filter((one) => isClear(one) && isWhole(one));
+    const sockets = part.ports.filter((port) => port.direction !== 'out').map(socketKind);
+    return sockets.every((socket) =>
+      plain.some((one) => {
+        const known = boxesOf(between(one.layout));
+        return one.kind.endsWith(`>${socket}`) && boxes.length > known.length && hasAll(boxes, known);
+      }),
+    );
+  }
+
+  private keep(found: Found): void {
+    this.found.push(found);
+    const best = bestOf(this.found, this.count, this.request.prefer);
+    const [first] = best;
+    const most = first && sensibleBeside(first);
+    const lastBest = best.length < this.count ? undefined : Math.max(...best.map(weightOf));
+    const weight = Math.min(most ?? Infinity, lastBest ?? Infinity);
+    this.ceiling = Number.isFinite(weight) ? { ...NOTHING, weight } : undefined;
+  }
+
+  private cheapest(): Bounded | undefined {
+    let best: Bounded | undefined;
+    for (const one of this.streams) {
+      if (one.bound && (!best?.bound || compareCosts(one.bound, best.bound) < 0)) best = one;
+    }
+    return best;
+  }
+
+  /** What the next layout weighs at the least; undefined when there is none left. */
+  get least(): number | undefined {
+    const bound = this.cheapest()?.bound;
+    const weights = [
+      ...(bound ? [bound.weight + this.surcharge.weight] : []),
+      ...(this.waiting.peek() ? [this.waiting.peek()?.cost.weight ?? 0] : []),
+    ];
+    return weights.length > 0 ? Math.min(...weights) : undefined;
+  }
+
+  /** The cheapest layout of each shape is looked at before any is searched to its end: what is found bounds the rest. */
+  *dive(): Generator<void> {
+    if (this.streams.length < 2) return;
+    for (const one of [...this.streams].sort(
+      (a, b) => (a.bound?.weight ?? Infinity) - (b.bound?.weight ?? Infinity),
+    )) {
+      for (let step = 0; step < MOST_DIVE && one.bound; step += 1) {
+        if (this.ceiling && one.bound.weight > this.ceiling.weight) break;
+        this.steps += 1;
+        const layout = one.stream.step();
+        one.bound = one.stream.bound;
+        if (!layout) continue;
+        for (const whole of completed(layout, this.request, this.stock)) this.offer(whole);
+        break;
+      }
+      yield;
+    }
+    for (let next = this.waiting.pop(); next && this.found.length < this.count; next = this.waiting.pop()) {
+      this.judge(next.layout, next.cost);
+      yield;
+    }
+  }
+
+  /** What the least chain weighs that was not looked at because it has too many parts; Infinity where none that is wanted was left. */
+  get cut(): number {
+    const least = Math.min(Infinity, ...this.streams.map(({ stream }) => stream.cut)) + this.surcharge.weight;
+    return this.ceiling && least > this.ceiling.weight ? Infinity : least;
+  }
+
+  /** One step; false when nothing better can follow. */
+  step(): boolean {
+    const waiting = this.waiting.peek();
+    const cheapest = this.cheapest();
+    const bound = cheapest?.bound && plus(cheapest.bound, this.surcharge);
+    const [least] = [bound, waiting?.cost].filter((cost) => cost !== undefined).sort(compareCosts);
+    if (!least) return false;
+    if (this.ceiling && compareWeights(least, this.ceiling) > 0) return false;
+    if (waiting && (!bound || compareCosts(waiting.cost, bound) <= 0)) {
+      this.waiting.pop();
+      this.judge(waiting.layout, waiting.cost);
+      return true;
+    }
+    this.steps += 1;
+    const layout = cheapest?.stream.step();
+    if (cheapest) cheapest.bound = cheapest.stream.bound;
+    if (layout) for (const one of completed(layout, this.request, this.stock)) this.offer(one);
+    return true;
+  }
+}
