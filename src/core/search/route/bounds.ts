@@ -163,7 +163,7 @@ function arrivals({ goal, kinds, wanted, twoSides }: Frame): Place[] {
   return kinds.flatMap((half) =>
     goal.ports.flatMap((port): Place[] =>
       mate(half, port).fits
-        ? probesAt(goal.part, port, half).flatMap(({ spot, end }): Place[] => {
+        ? probesAt(goal.part, half).flatMap(({ spot, end }): Place[] => {
             if (!goal.accepts(port, twoSides ? inPairs(end) : end)) return [];
             const fed: Place = { spot, wanting: false, passed: true };
             return wanted > 0 && feeds ? [fed, { ...fed, wanting: true }] : [fed];

@@ -219,9 +219,11 @@ export class Search {
     }
   }
 
-  /** What the least chain weighs that was not looked at because it has too many parts; Infinity where none that is wanted was left. */
+  /** What the least weighs that was not looked at, for too many parts in a chain or, for the best sound, its price; Infinity where none that is wanted was left. */
   get cut(): number {
     const least = Math.min(Infinity, ...this.streams.map(({ stream }) => stream.cut)) + this.surcharge.weight;
+    // What sounds better may cost more than all that was found: who wants the best sound is told how far was looked.
+    if (this.request.prefer === 'sound' && this.ceiling) return Math.min(least, this.ceiling.weight);
     return this.ceiling && least > this.ceiling.weight ? Infinity : least;
   }
 

@@ -47,6 +47,15 @@ describe('what is owned comes first', { timeout: 120_000 }, () => {
 });
 
 describe('wishes', { timeout: 120_000 }, () => {
+  it('who wants the best sound is never told that all was seen', () => {
+    const asked = plan(request({}, { prefer: 'sound' }));
+    expect(asked.routes.length).toBeGreaterThan(0);
+    expect(asked.complete).toBe(false);
+    expect(asked.ruledOut).toBeGreaterThan(0);
+    const noises = asked.routes.map((route) => Math.round(route.overNoise));
+    expect(noises).toEqual([...noises].sort((a, b) => b - a));
+  });
+
   it('a budget is kept', () => {
     const dear = plan(request({}, { sources: [{ part: 'condenser-xlr' }] })).routes;
     const limit = (dear.at(-1)?.cost ?? 0) - 1;

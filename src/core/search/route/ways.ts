@@ -72,11 +72,9 @@ function deviceEnds(part: Part, port: PartPort): OpenEnd[] {
 /** Ends at which anything could come to a port, one for each spot; the port is that of the other half. */
 export function probesAt(
   part: Part,
-  entry: PartPort,
   half: Pick<PartPort, 'connector' | 'gender'>,
 ): { spot: Spot; end: OpenEnd }[] {
   const port: PartPort = { id: 'probe', name: 'probe', direction: 'both', ...half };
-  void entry;
   if (isDigital(port)) return deviceEnds(part, port).map((end) => ({ spot: deviceSpot(port, end), end }));
   const opposite: PartPort = { ...port, gender: port.gender === 'plug' ? 'jack' : 'plug' };
   return pairsOf(port).map(([one, other]) => ({
@@ -176,7 +174,7 @@ export function probedWays(part: Part, half: Half): readonly (readonly [from: Sp
       for (const { from, to } of copperWays(part, entry, half)) put(from, to);
       continue;
     }
-    for (const { spot, end } of probesAt(part, entry, half))
+    for (const { spot, end } of probesAt(part, half))
       for (const to of spotsBeyond(part, entry, end)) put(spot, to);
   }
   return [...found.values()];
