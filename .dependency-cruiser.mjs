@@ -50,13 +50,19 @@ export default {
       name: 'the core stands alone',
       severity: 'error',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
-      to: { path: ['^src/(store|workers|app|ui|cli)/', '^(e2e|testing|scripts)/'] },
+      to: { path: ['^src/(store|workers|server|app|ui|cli)/', '^(e2e|testing|scripts)/'] },
     },
     {
       name: 'the store knows no page',
       severity: 'error',
       from: { path: '^src/(store|workers)/', pathNot: '\\.test\\.ts$' },
-      to: { path: '^src/(app|ui|cli)/' },
+      to: { path: '^src/(app|ui|cli|server)/' },
+    },
+    {
+      name: 'the server knows no page and no store',
+      severity: 'error',
+      from: { path: '^src/server/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/(app|ui|cli|store|workers)/' },
     },
   ],
   options: {

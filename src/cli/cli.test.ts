@@ -18,7 +18,25 @@ describe('symplex check', () => {
     const { status, stdout } = symplex('check', 'demo/rigs/slipway-diary.json', '--json');
     expect(status).toBe(0);
     const report = JSON.parse(stdout);
-    expect(Object.keys(report)).toEqual(['rig', 'verdict', 'arrives', 'listeners', 'nets', 'findings']);
+    expect(Object.keys(report)).toEqual([
+      'rig',
+      'verdict',
+      'arrives',
+      'listeners',
+      'nets',
+      'findings',
+      'wayOut',
+      'whyNot',
+    ]);
+    expect(report.wayOut).toMatchObject({
+      steps: [
+        { edit: { kind: 'swap', to: 'patch-trs-trrs' }, owned: false, cost: 9, verdict: 'faulty' },
+        { edit: { kind: 'set', option: 'low' }, owned: true, cost: 0, verdict: 'clean' },
+      ],
+      cost: 9,
+      verdict: 'clean',
+    });
+    expect(report.whyNot).toBeNull();
     expect(report).toMatchObject({
       rig: 'slipway-diary',
       verdict: 'silent',

@@ -1,5 +1,16 @@
 import type { CheckReport } from '../core/files';
 
+/** What to do, one thing after another, until the whole rig is clean; or why there is no such way. */
+function wayLines({ wayOut, whyNot }: CheckReport): string[] {
+  if (!wayOut) return whyNot === null ? [] : ['', `No way out in a few steps. ${whyNot}`];
+  if (wayOut.steps.length === 0) return [];
+  const steps = wayOut.steps.map(({ says, owned, cost, last }, index) => {
+    const buy = owned ? '' : ` To buy, about ${cost}.`;
+    return `  ${index + 1}. ${says}.${buy}${last ? ' Not what you came with.' : ''}`;
+  });
+  return ['', 'The way out:', ...steps];
+}
+
 /** The report as a person reads it in a terminal; `milliseconds`: the time that the search for fixes had. */
 export function textReport(report: CheckReport, milliseconds: number): string {
   const lines = [`${report.rig}: ${report.verdict}`, ...report.arrives.map((arrival) => arrival.says)];
@@ -9,15 +20,14 @@ export function textReport(report: CheckReport, milliseconds: number): string {
     const cause = finding.because === null ? undefined : report.findings[finding.because];
     if (cause) lines.push(`  Goes when this is cured: ${cause.title}.`);
     for (const fix of finding.fixes) lines.push(`  → ${fix.says}. ${fix.outcome}`);
+    if (finding.whyNone !== null) lines.push(`  ${finding.whyNone}`);
   }
+  lines.push(...wayLines(report));
   if (report.findings.some(({ fixesCut }) => fixesCut === 'time')) {
     lines.push(
       '',
       `The search for fixes was cut after ${milliseconds} ms; --fixes MS gives it another time.`,
     );
-  }
-  if (report.findings.some(({ fixesCut }) => fixesCut === 'number')) {
-    lines.push('', 'Not every part was tried as a fix: those nearest to the fault were.');
   }
   return lines.join('\n');
 }

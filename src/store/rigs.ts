@@ -52,25 +52,41 @@ async function change(
 
 const allEdits = (rig: string) => database.edits.where('[rig+n]').between([rig, -Infinity], [rig, Infinity]);
 
+/** One edit, or several that are one step in the history. */
+export type Edits = RigEdit | readonly RigEdit[];
+
+const isOne = (edits: Edits): edits is RigEdit => 'kind' in edits;
+
+/** All of some edits, or none where one of them no longer suits the rig. */
+function applyAll(rig: Rig, edits: readonly RigEdit[]): Rig {
+  let after = rig;
+  for (const edit of edits) {
+    const next = applyEdit(after, edit);
+    if (next === after) return rig;
+    after = next;
+  }
+  return after;
+}
+
 /** The rig as it would be after an edit, with those of the user's own parts that it then uses. */
-export const edited = (rig: Rig, edit: RigEdit, own: readonly Part[]): Rig => {
+export const edited = (rig: Rig, edits: Edits, own: readonly Part[]): Rig => {
   const before = withOwnParts(rig, own);
-  const after = applyEdit(before, edit);
+  const after = applyAll(before, isOne(edits) ? [edits] : edits);
   return after === before ? rig : withUsedParts(after);
 };
 
-/** Applies an edit to the rig as it now stands; an edit that changes nothing leaves no trace in the history. */
-export const editRig = (id: string, edit: RigEdit): Promise<void> =>
+/** Applies edits to the rig as it now stands; what changes nothing leaves no trace in the history. */
+export const editRig = (id: string, edits: Edits): Promise<void> =>
   change(id, async (current, differ) => {
-    const doc = edited(current.doc, edit, (await database.ownParts.toArray()).filter(isPart));
+    const doc = edited(current.doc, edits, (await database.ownParts.toArray()).filter(isPart));
     const delta = doc === current.doc ? undefined : stepBetween(differ, current.doc, doc);
     if (delta === undefined) return undefined;
     const n = current.cursor + 1;
     const oldest = Math.max(current.oldest, n - DEEPEST_HISTORY);
-    const { edits } = database;
-    await edits.where('[rig+n]').between([id, n], [id, Infinity]).delete();
-    await edits.where('[rig+n]').between([id, -Infinity], [id, oldest], true, true).delete();
-    await edits.put({ rig: id, n, delta });
+    const { edits: history } = database;
+    await history.where('[rig+n]').between([id, n], [id, Infinity]).delete();
+    await history.where('[rig+n]').between([id, -Infinity], [id, oldest], true, true).delete();
+    await history.put({ rig: id, n, delta });
     return { ...current, doc, cursor: n, oldest, newest: n };
   });
 

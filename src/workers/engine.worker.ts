@@ -1,12 +1,18 @@
 import { expose } from 'comlink';
 import { searchFixes, moveOptions, outcomesOf, swapOptions } from '../core/search/fixes';
+import { wayOut } from '../core/search/way-out';
 import { checkPart } from '../core/parts/model/check-part';
 import { analyse } from '../core/judge';
 import { checkRig, readRig } from '../core/files/read-rig';
 import type { EngineProtocol } from './protocol';
 
-/** Time for the fixes of one finding: what is left untried is said. */
+/** Time for the fixes of one finding, and for the way out: what is left untried is said. */
 const FIXES_MS = 2000;
+
+function spentAfter(milliseconds: number): () => boolean {
+  const until = performance.now() + milliseconds;
+  return () => performance.now() >= until;
+}
 
 const engine: EngineProtocol = {
   analyse,
@@ -15,10 +21,8 @@ const engine: EngineProtocol = {
     return result.ok ? null : result.problem;
   },
   soundParts: (parts) => parts.map((part) => checkPart(part).ok),
-  fixes: (rig, finding, drawer) => {
-    const until = performance.now() + FIXES_MS;
-    return searchFixes(rig, finding, drawer, () => performance.now() >= until);
-  },
+  fixes: (rig, finding, drawer) => searchFixes(rig, finding, drawer, spentAfter(FIXES_MS)),
+  wayOut: (rig, drawer) => wayOut(rig, drawer, spentAfter(FIXES_MS)),
   options: (rig, placed) => [...moveOptions(rig, placed), ...swapOptions(rig, placed)],
   outcomes: outcomesOf,
   read: readRig,

@@ -1,5 +1,6 @@
 import type { Finding } from '../core/checks';
 import type { Drawer, Fixes, Option } from '../core/search/fixes';
+import type { WayOut } from '../core/search/way-out';
 import type { Part } from '../core/parts';
 import type { Analysis } from '../core/judge';
 import type { ReadProblem } from '../core/files';
@@ -15,6 +16,8 @@ export interface EngineProtocol {
   soundParts(parts: readonly Part[]): boolean[];
   /** Proved fixes of a finding, best first. */
   fixes(rig: Rig, finding: Finding, drawer: Drawer): Fixes;
+  /** The lightest steps after which the whole rig is clean. */
+  wayOut(rig: Rig, drawer: Drawer): WayOut;
   /** What may stand in the place of a part, and where else its leads may go. */
   options(rig: Rig, placed: string): Option[];
   /** Each edit with what the rig would then do. */

@@ -3,12 +3,14 @@ import type { Finding, Origin, Severity } from './finding';
 
 /** Kinds of edit that may cure a finding; what they are in full is search/fixes' to know. */
 export type Cure =
-  /** A plug to another socket of the same part, or a lead turned round. */
+  /** A plug of the way to another socket, or a lead turned round. */
   | 'plug'
-  /** A plug to a socket of another part. */
+  /** What is worn to listen, to another socket. */
   | 'replug'
   /** Another lead, adapter or dongle in the place of one, or one more between. */
   | 'link'
+  /** Something taken out altogether. */
+  | 'less'
   /** A switch of a part on the way. */
   | 'switch'
   /** The very switch or choice that the finding names. */

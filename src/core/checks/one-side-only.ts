@@ -17,7 +17,7 @@ export const oneSideOnly = check({
   severity: ['spoils', 'note'],
   origin: SIDES,
   limit: `The quieter side at most ${SIDE_WITHIN} dB under the louder (our own limit).`,
-  cures: ['switch', 'link', 'plug', 'pair'],
+  cures: ['switch', 'choice', 'link', 'plug', 'pair'],
   find: (facts) => {
     if (facts.rig.purpose.tracks !== undefined) return [];
     return facts.arrivals.flatMap((arrival): Found[] => {

@@ -11,7 +11,7 @@ export const twoSoundDevices = check({
   severity: ['blocks', 'spoils'],
   origin: ONE_DEVICE,
   limit: `${MOST_DEVICES} (common practice).`,
-  cures: ['plug', 'link'],
+  cures: ['plug', 'link', 'less'],
   find: (facts) =>
     facts.devices
       .filter((d) => d.refusal === 'second-device')

@@ -1,4 +1,6 @@
 import { finite } from './finite';
+import { wayReport, type WayOutReport } from './way-report';
+import { wayOut } from '../search/way-out';
 import { findingKey, type Finding, type Origin } from '../checks';
 import { searchFixes, type Drawer, type Fix, type Fixes } from '../search/fixes';
 import type { Arrival, Chain, Stage } from '../engine/flow';
@@ -7,6 +9,7 @@ import type { Rig, RigEdit } from '../rig';
 import { sayArrival, sayOutcome } from '../words/say-arrival';
 import { sayEdit } from '../words/say-edit';
 import { sayReason, sayTitle } from '../words/say-finding';
+import { sayWhyNone } from '../words/say-way-out';
 import { plain } from '../words/sentence';
 
 /** The public form of an arrival; null where a level does not exist (nothing arrives). */
@@ -62,6 +65,8 @@ export interface FindingReport extends Omit<Finding, 'values' | 'origin' | 'limi
   readonly fixes: readonly FixReport[];
   /** Why not every fix was tried; null where all were. */
   readonly fixesCut: Fixes['cut'] | null;
+  /** Why there is no fix of its own; null where there is one, or where it goes with another finding. */
+  readonly whyNone: string | null;
 }
 
 /** What `symplex check --json` prints. */
@@ -77,6 +82,10 @@ export interface CheckReport {
   /** Contacts on which nothing lies, and nets whose equations have no single answer. */
   readonly nets: NetReport;
   readonly findings: readonly FindingReport[];
+  /** The lightest steps that were found after which the whole rig is clean; none for a clean rig, null where there is no way. */
+  readonly wayOut: WayOutReport | null;
+  /** Why there are none; null where there are. */
+  readonly whyNot: string | null;
 }
 
 function chainOf(analysis: Analysis, { source, records, inputs }: Arrival): Chain | undefined {
@@ -128,18 +137,13 @@ function fixReport(rig: Rig, fix: Fix, finding: Finding): FixReport {
   };
 }
 
-/** Time for the search for fixes of all findings together, by a clock. */
+/** Time for the search for fixes of all findings together, and as much for the way out, by a clock. */
 export interface Budget {
   readonly now: () => number;
   readonly milliseconds: number;
 }
 
-function findingReport(
-  rig: Rig,
-  all: readonly Finding[],
-  finding: Finding,
-  { fixes, cut }: Fixes,
-): FindingReport {
+function findingReport(rig: Rig, all: readonly Finding[], finding: Finding, found: Fixes): FindingReport {
   const { source, origin, values, limit, because, ...rest } = finding;
   const cause = all.findIndex((other) => findingKey(other) === because);
   return {
@@ -151,16 +155,21 @@ function findingReport(
     title: sayTitle(rig, finding),
     says: plain(sayReason(rig, finding)),
     because: cause < 0 ? null : cause,
-    fixes: fixes.map((fix) => fixReport(rig, fix, finding)),
-    fixesCut: cut ?? null,
+    fixes: found.fixes.map((fix) => fixReport(rig, fix, finding)),
+    fixesCut: found.cut ?? null,
+    whyNone: sayWhyNone(finding, found) ?? null,
   };
 }
 
 /** Each finding with its fixes; what the earlier ones leave of their share of the time falls to the later. */
-function withFixes(rig: Rig, findings: readonly Finding[], drawer: Drawer, budget?: Budget): FindingReport[] {
-  const begun = budget?.now() ?? 0;
+function withFixes(
+  rig: Rig,
+  findings: readonly Finding[],
+  drawer: Drawer,
+  budget?: Budget & { readonly begun: number },
+): FindingReport[] {
   return findings.map((finding, index) => {
-    const until = begun + ((budget?.milliseconds ?? 0) * (index + 1)) / findings.length;
+    const until = (budget?.begun ?? 0) + ((budget?.milliseconds ?? 0) * (index + 1)) / findings.length;
     const spent = budget && (() => budget.now() >= until);
     return findingReport(rig, findings, finding, searchFixes(rig, finding, drawer, spent));
   });
@@ -169,12 +178,17 @@ function withFixes(rig: Rig, findings: readonly Finding[], drawer: Drawer, budge
 /** The whole answer about a rig, as plain JSON. `drawer` tells what is owned, for the fixes; without a budget all are tried. */
 export function checkReport(rig: Rig, drawer: Drawer = {}, budget?: Budget): CheckReport {
   const analysis = analyse(rig);
+  const begun = budget?.now() ?? 0;
+  const findings = withFixes(rig, analysis.findings, drawer, budget && { ...budget, begun });
+  const later = budget?.now() ?? 0;
+  const out = wayOut(rig, drawer, budget && (() => budget.now() >= later + budget.milliseconds));
   return {
     rig: analysis.rig,
     verdict: analysis.verdict,
     arrives: analysis.arrives.map((arrival) => arrivalReport(rig, analysis, arrival)),
     listeners: analysis.listeners.map(({ listener, hears, sources }) => ({ listener, hears, sources })),
     nets: analysis.nets,
-    findings: withFixes(rig, analysis.findings, drawer, budget),
+    findings,
+    ...wayReport(rig, out),
   };
 }

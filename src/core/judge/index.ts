@@ -1,6 +1,6 @@
 export type { Analysis, NetReport } from './analyse';
 export { analyse } from './analyse';
 export type { Outcome } from './outcome';
-export { outcomeFrom, outcomeOf } from './outcome';
+export { bareOutcomeFrom, outcomeFrom, outcomeOf } from './outcome';
 export type { Verdict } from './verdict';
 export { VERDICTS, verdictOf, verdictRank } from './verdict';

@@ -79,5 +79,12 @@ export function outcomeFrom(facts: readonly [Facts, ...Facts[]]): Outcome {
   return { verdict: verdictOf(findings, arrivals), arrives: arrivals, listeners, findings };
 }
 
+/** The same without asking what goes with what: for trying many rigs. */
+export function bareOutcomeFrom(facts: readonly [Facts, ...Facts[]]): Outcome {
+  const [{ arrivals, listeners }] = facts;
+  const findings = runChecks(facts);
+  return { verdict: verdictOf(findings, arrivals), arrives: arrivals, listeners, findings };
+}
+
 /** The outcome of a rig, without what only eyes need. */
 export const outcomeOf = (rig: Rig): Outcome => outcomeFrom(allFacts(rig));

@@ -37,6 +37,7 @@ export { MAXIMUM_KINDS } from './model/absolute-maxima';
 export type { ContactMaximum } from './model/maximums';
 export { maximumOf, maximumsOf } from './model/maximums';
 export {
+  goesBetween,
   isCopper,
   isHeadphones,
   isPassiveLink,
@@ -44,6 +45,7 @@ export {
   isSupply,
   isWiring,
   isWornToListen,
+  passesOn,
   stateSwitches,
   staysPut,
   writesTracks,

@@ -41,6 +41,12 @@ export type RigEdit =
       readonly ports: readonly [string, string];
     }
   | { readonly kind: 'remove'; readonly part: string }
+  | {
+      readonly kind: 'bypass';
+      readonly part: string;
+      /** The two joints of the part whose far ends then meet. */
+      readonly joints: readonly [string, string];
+    }
   | { readonly kind: 'voice'; readonly voice: VoiceEffort }
   | { readonly kind: 'distance'; readonly part: string; readonly metres: number }
   | { readonly kind: 'own'; readonly part: string; readonly as: Part }
@@ -161,6 +167,18 @@ function join(rig: Rig, { a, b }: EditOf<'join'>): Rig {
   return { ...rig, joints: [...rig.joints, { id, ...ends }] };
 }
 
+/** A part taken out and what it stood between joined; the same rig where the two ends do not go together. */
+function bypass(rig: Rig, edit: EditOf<'bypass'>): Rig {
+  const [a, b] = edit.joints.map((id) => {
+    const joint = rig.joints.find((j) => j.id === id);
+    return joint && endsOf(joint, edit.part)?.far;
+  });
+  if (!a || !b) return rig;
+  const without = remove(rig, { kind: 'remove', part: edit.part });
+  const closed = join(without, { kind: 'join', a, b });
+  return closed === without ? rig : closed;
+}
+
 /** A new part, joined to nothing yet; the first source and the first recorder laid out are meant as such. */
 function place(rig: Rig, partId: string): { rig: Rig; id: string } | undefined {
   const part = partIn(rig, partId);
@@ -272,6 +290,8 @@ function applyUnbounded(rig: Rig, edit: RigEdit): Rig {
       return insert(rig, edit);
     case 'remove':
       return remove(rig, edit);
+    case 'bypass':
+      return bypass(rig, edit);
     case 'add':
       return add(rig, edit);
     case 'place':
@@ -285,7 +305,7 @@ function applyUnbounded(rig: Rig, edit: RigEdit): Rig {
   }
 }
 
-type Wiring = 'swap' | 'turn' | 'move' | 'insert' | 'remove' | 'add' | 'place' | 'join' | 'unplug';
+type Wiring = 'swap' | 'turn' | 'move' | 'insert' | 'remove' | 'bypass' | 'add' | 'place' | 'join' | 'unplug';
 
 /** Edits that leave parts and joints where they are. */
 function applyChange(rig: Rig, edit: Exclude<RigEdit, { kind: Wiring }>): Rig {

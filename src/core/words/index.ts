@@ -11,5 +11,6 @@ export { figure, plain } from './sentence';
 export { ROLE, capital, nameOf, noun, numberWord, peaksWord, withArticle } from './words';
 export type { RungReading } from './rung-reading';
 export { rungReading } from './rung-reading';
+export { sayWhyNone, sayWhyNot } from './say-way-out';
 export { sayJoint } from './say-joint';
 export { FAMILY_HEADING } from './part-groups';

@@ -1,6 +1,6 @@
 import { DEFAULT_APP, findApp } from '../apps';
 import { isTurnable, type PartSetting } from '../parts';
-import { partIn, partOf, portOf, type Rig, type RigEdit, type SettingValue } from '../rig';
+import { endsOf, partIn, partOf, portOf, type Rig, type RigEdit, type SettingValue } from '../rig';
 import { formatDb } from '../units';
 import { capital, nameOf } from './words';
 
@@ -33,6 +33,30 @@ export function sayChoice(rig: Rig, edit: RigEdit): string {
   return edit.kind === 'swap' ? `${partName(rig, edit.to)}${endsAfter(rig, edit)}` : sayEdit(rig, edit);
 }
 
+const jointOf = (rig: Rig, id: string) => rig.joints.find((joint) => joint.id === id);
+
+/** " the lead and the phone", where a joint is known. */
+function whereBetween(rig: Rig, id: string): string {
+  const joint = jointOf(rig, id);
+  if (!joint) return '';
+  return ` ${inSentence(nameOf(rig, joint.plug.part))} and ${inSentence(nameOf(rig, joint.jack.part))}`;
+}
+
+function bypassed(rig: Rig, part: string, joints: readonly string[]): string {
+  const ends = joints.map((id) => {
+    const joint = jointOf(rig, id);
+    return inSentence(nameOf(rig, joint && endsOf(joint, part)?.far.part));
+  });
+  return `Take ${inSentence(nameOf(rig, part))} out and plug ${ends.join(' and ')} together`;
+}
+
+function pulled(rig: Rig, id: string): string {
+  const joint = jointOf(rig, id);
+  if (!joint) return 'Pull the plug';
+  const socket = portOf(rig, joint.jack)?.name ?? joint.jack.port;
+  return `Pull ${inSentence(nameOf(rig, joint.plug.part))} out of the ${socket} of ${inSentence(nameOf(rig, joint.jack.part))}`;
+}
+
 /** What an edit does, as a verb. */
 export function sayEdit(rig: Rig, edit: RigEdit): string {
   switch (edit.kind) {
@@ -63,11 +87,9 @@ export function sayEdit(rig: Rig, edit: RigEdit): string {
     case 'join':
       return `Plug ${inSentence(nameOf(rig, edit.a.part))} and ${inSentence(nameOf(rig, edit.b.part))} together`;
     case 'unplug':
-      return 'Pull the plug';
-    case 'mean': {
-      const as = edit.as === 'sources' ? 'a source to be recorded' : 'a recorder';
-      return `${capital(inSentence(nameOf(rig, edit.part)))} is ${edit.meant ? '' : 'not '}${as}`;
-    }
+      return pulled(rig, edit.joint);
+    case 'mean':
+      return `${capital(inSentence(nameOf(rig, edit.part)))} is ${edit.meant ? '' : 'not '}${edit.as === 'sources' ? 'a source to be recorded' : 'a recorder'}`;
     case 'tracks':
       return edit.apart ? 'Keep the sources apart' : 'Every source on every side';
     case 'label':
@@ -79,9 +101,11 @@ export function sayEdit(rig: Rig, edit: RigEdit): string {
       return `Move the plug to the ${to} of ${inSentence(nameOf(rig, edit.to.part))}`;
     }
     case 'insert':
-      return `Put ${inSentence(partName(rig, edit.part))} between`;
+      return `Put ${inSentence(partName(rig, edit.part))} between${whereBetween(rig, edit.joint)}`;
     case 'remove':
       return `Take ${inSentence(nameOf(rig, edit.part))} out`;
+    case 'bypass':
+      return bypassed(rig, edit.part, edit.joints);
     case 'voice':
       return `Speak ${edit.voice}`;
     case 'distance':

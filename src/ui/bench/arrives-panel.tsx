@@ -10,6 +10,7 @@ import { laidParts, type Rig, type RigEdit } from '../../core/rig';
 import { SentenceView } from '../shared/sentence-view';
 import { VERDICT_SIGN } from '../shared/verdict-sign';
 import { FindingCard } from './finding-card';
+import { WayOutCard } from './way-out';
 import type { Analysed, FixesState } from './use-analysis';
 import { lazily } from '../shared/lazily';
 
@@ -82,7 +83,7 @@ const worstFirst = (arrives: readonly Arrival[]): Arrival[] =>
 
 interface ArrivesPanelProps extends Analysed {
   readonly proved: FixesState;
-  readonly edit: (change: RigEdit) => void;
+  readonly edit: (change: RigEdit | readonly RigEdit[]) => void;
 }
 
 /** What arrives: the verdict in one sentence, why, and what to change. At the foot of a phone it sticks. */
@@ -129,6 +130,7 @@ export const ArrivesPanel = memo(function ArrivesPanel({ rig, analysis, proved, 
         {open ? 'Less' : 'Why, and what to change'}
       </button>
       <div className={open ? '' : 'max-lg:hidden'}>
+        {proved.out && <WayOutCard rig={rig} out={proved.out} edit={edit} />}
         {analysis.findings.map((finding, index) =>
           finding.because === undefined ? (
             <FindingCard

@@ -7,6 +7,7 @@ import { sayEdit } from '../../core/words';
 import type { RigRecord } from '../../store/records';
 import { withPolicies } from '../../store/policies';
 import { useCommands, type Command } from '../commands/commands';
+import type { Edits } from '../../store/rigs';
 import { keepEdit } from '../shared/keep-edit';
 import { lazily } from '../shared/lazily';
 import { useDrawer } from '../shared/use-drawer';
@@ -32,7 +33,7 @@ function useEditing(rig: Rig, own: readonly Part[]): Omit<Editing, 'add'> & { re
     latest.current = { rig, own };
   }, [rig, own]);
   const edit = useCallback(
-    (change: RigEdit) => void keepEdit(latest.current.rig, change, latest.current.own),
+    (change: Edits) => void keepEdit(latest.current.rig, change, latest.current.own),
     [],
   );
   const preview = useCallback((change: RigEdit) => {
@@ -56,6 +57,12 @@ export function Bench({ record, gone }: { record: RigRecord; gone: boolean }) {
   const proved = useFixes(analysed, drawer);
   const folding = useFolding(record.doc.parts.length);
   const offer = useCallback((): readonly Command[] => {
+    const way = proved.out?.way;
+    const wayOut = way && {
+      group: 'Fixes',
+      says: `Make it clean: ${way.steps.length} ${way.steps.length === 1 ? 'step' : 'steps'}`,
+      run: () => edit(way.steps.map((step) => step.edit)),
+    };
     const [first] = proved.fixes.flatMap(({ fixes }) => fixes);
     const fix = first && {
       group: 'Fixes',
@@ -66,6 +73,7 @@ export function Bench({ record, gone }: { record: RigRecord; gone: boolean }) {
       ...historyCommands(record.doc),
       ...wholeRigCommands(record.doc, (path) => router.push(path)),
       foldCommand(folding),
+      ...(wayOut ? [wayOut] : []),
       ...(fix ? [fix] : []),
       ...switchCommands(rig, edit),
       ...addCommands(rig, setAdding),

@@ -1,6 +1,7 @@
 'use client';
 import { startTransition, useEffect, useState } from 'react';
 import type { Drawer, Fixes } from '../../core/search/fixes';
+import type { WayOut } from '../../core/search/way-out';
 import type { Analysis } from '../../core/judge';
 import type { Rig } from '../../core/rig';
 import { getEngine, getProver } from '../../workers/engine';
@@ -61,6 +62,8 @@ const REST_MS = 250;
 export interface FixesState {
   /** In the order of the analysis, as they are proved; shorter than the findings while that goes on. */
   readonly fixes: readonly Fixes[];
+  /** Steps after which the whole rig is clean, or why there are none; absent while they are sought, and where none are needed. */
+  readonly out?: WayOut;
   /** Why it does not go on. */
   readonly trouble?: string;
 }
@@ -73,16 +76,23 @@ export function useFixes(analysed: Analysed | undefined, drawer: Drawer): FixesS
     let current = true;
     queue.run(async () => {
       const fixes: Fixes[] = [];
+      let out: WayOut | undefined;
+      const tell = (more: { trouble?: string } = {}) =>
+        setFound({ of: analysed, fixes: [...fixes], ...(out && { out }), ...more });
+      const { rig } = analysed;
       // While a hand is on a knob there is nothing to prove.
       await new Promise((rested) => setTimeout(rested, REST_MS));
       try {
         for (const finding of analysed.analysis.findings) {
           if (!current) return;
-          fixes.push(await getProver().fixes(analysed.rig, finding, drawer));
-          if (current) setFound({ of: analysed, fixes: [...fixes] });
+          fixes.push(await getProver().fixes(rig, finding, drawer));
+          if (current) tell();
+          if (!current || out || analysed.analysis.verdict === 'clean') continue;
+          out = await getProver().wayOut(rig, drawer);
+          if (current) tell();
         }
       } catch (error) {
-        if (current) setFound({ of: analysed, fixes: [...fixes], trouble: sayThreadTrouble(error) });
+        if (current) tell({ trouble: sayThreadTrouble(error) });
       }
     });
     return () => {

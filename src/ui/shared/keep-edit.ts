@@ -1,7 +1,7 @@
 'use client';
-import { whyNot, withOwnParts, type Rig, type RigEdit } from '../../core/rig';
+import { whyNot, withOwnParts, type Rig } from '../../core/rig';
 import type { Part } from '../../core/parts';
-import { addRig, edited, editRig, redoRig, RigGone, undoRig } from '../../store/rigs';
+import { addRig, edited, editRig, redoRig, RigGone, undoRig, type Edits } from '../../store/rigs';
 import { exportRig, keeping } from './report-trouble';
 import { toast } from './toast';
 import { showRig } from './use-rigs';
@@ -29,8 +29,8 @@ async function unlessGone(work: Promise<void>, rig: Rig, what: string): Promise<
 }
 
 /** Keeps an edit of the rig that is shown. What cannot be kept is said, with the rig as it was to be as a file. */
-export function keepEdit(rig: Rig, edit: RigEdit, own: readonly Part[]): Promise<void> {
-  const refusal = whyNot(withOwnParts(rig, own), edit);
+export function keepEdit(rig: Rig, edit: Edits, own: readonly Part[]): Promise<void> {
+  const refusal = 'kind' in edit ? whyNot(withOwnParts(rig, own), edit) : undefined;
   if (refusal !== undefined) {
     toast.error(`${refusal} The change was not made.`);
     return Promise.resolve();

@@ -1,3 +1,4 @@
+import { supplySockets } from './builders';
 import type { Capture, CircuitElement, Part, Quantity } from './types';
 
 const joinsContactsOnly = (part: Part): boolean =>
@@ -30,6 +31,23 @@ export const isPassiveLink = (part: Part): boolean =>
 
 /** It is there to give others power, and does nothing else: a charger, a power bank, a port on the wall. */
 export const isSupply = (part: Part): boolean => !part.host && (part.outlets ?? []).length > 0;
+
+/** It brings a sound of its own, other than what a host plays through it. */
+const hasOwnSound = ({ circuit }: Part): boolean =>
+  circuit.some((e) => e.kind === 'electret' || (e.kind === 'signal' && e.hears !== 'playback'));
+
+/** It passes on what comes in, with or without electronics: leads, pads, converters, dongles, hubs, interfaces. */
+export const passesOn = (part: Part): boolean =>
+  !part.host && !isSupply(part) && !isWornToListen(part) && !hasOwnSound(part) && part.ports.length > 1;
+
+/** Ends beside those for power: a thing with more of them is a box with inputs of its own. */
+const MOST_ENDS = 3;
+
+/** The same, small enough to be put in the way of one lead. */
+export const goesBetween = (part: Part): boolean => {
+  const power = new Set(supplySockets(part));
+  return passesOn(part) && part.ports.filter(({ id }) => !power.has(id)).length <= MOST_ENDS;
+};
 
 /** It is worn on the ears, with or without a microphone of its own. */
 export const isWornToListen = (part: Part): boolean => !part.host && part.ears !== undefined;

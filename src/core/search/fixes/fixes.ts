@@ -1,8 +1,11 @@
 import { findingKey, severityRank, sourcesOf, type Finding } from '../../checks';
-import { outcomeOf, verdictRank, type Outcome } from '../../judge';
-import { applyEdit, partIn, type Rig, type RigEdit } from '../../rig';
+import { allFacts } from '../../engine';
+import { bareOutcomeFrom, outcomeOf, verdictRank, type Outcome } from '../../judge';
+import { applyEdit, type Rig, type RigEdit } from '../../rig';
 import type { Drawer } from '../drawer';
-import { candidatesFor, type KnobTrial } from './candidates';
+import type { KnobTrial } from './at-hand';
+import { candidatesFor } from './candidates';
+import { costOfEdit } from './edit-cost';
 
 /** An edit that the pipeline has proved: the finding goes, and nothing as bad comes. */
 export interface Fix {
@@ -12,14 +15,18 @@ export interface Fix {
   readonly owned: boolean;
   /** Typical price of what must be bought. */
   readonly cost: number;
+  /** Price and bother: by what it is chosen. */
+  readonly weight: number;
   readonly outcome: Outcome;
 }
 
 /** What was proved, best first, and why not everything was tried; it was where that is absent. */
 export interface Fixes {
   readonly fixes: readonly Fix[];
-  /** `time`: there was no more of it. `number`: of parts only so many are tried. */
-  readonly cut?: 'time' | 'number';
+  /** There was no more time. */
+  readonly cut?: 'time';
+  /** How many single edits were tried. */
+  readonly tried: number;
 }
 
 /** Whether the time for a search is over. */
@@ -27,37 +34,9 @@ export type Spent = () => boolean;
 const WITHOUT_END: Spent = () => false;
 
 const MOST_OFFERED = 4;
-/** Parts are tried from the finding's place outward, so many of them at the most. */
-const MOST_PARTS_TRIED = 400;
-
-/** Less to do first: a switch, a lead turned or moved, one part for another, one part more. */
-const EFFORT: Record<RigEdit['kind'], number> = {
-  set: 0,
-  choose: 0,
-  turn: 0,
-  move: 1,
-  app: 1,
-  mean: 1,
-  tracks: 1,
-  label: 1,
-  note: 1,
-  policy: 1,
-  unplug: 1,
-  join: 1,
-  voice: 1,
-  distance: 1,
-  length: 1,
-  rename: 1,
-  own: 1,
-  swap: 2,
-  remove: 2,
-  insert: 3,
-  add: 2,
-  place: 2,
-};
 
 /** The same trouble at another place: of the same source at the same recorder. */
-const isLike = (a: Finding, b: Finding): boolean =>
+export const isLike = (a: Finding, b: Finding): boolean =>
   a.code === b.code &&
   a.recorder === b.recorder &&
   (sourcesOf(b).length === 0 || sourcesOf(a).some((source) => sourcesOf(b).includes(source)));
@@ -72,19 +51,9 @@ export function cures(before: Outcome, after: Outcome, finding: Finding): boolea
   return fresh.every((f) => severityRank(f.severity) > severityRank(finding.severity));
 }
 
-const neededPart = (edit: RigEdit): string | undefined =>
-  edit.kind === 'swap'
-    ? edit.to
-    : edit.kind === 'insert' || edit.kind === 'add' || edit.kind === 'place'
-      ? edit.part
-      : undefined;
-
 function priced(rig: Rig, edit: RigEdit, drawer: Drawer): Omit<Fix, 'outcome'> {
-  const part = neededPart(edit);
-  if (part === undefined) return { edit, owned: true, cost: 0 };
-  const used = rig.parts.filter((placed) => placed.part === part).length;
-  const owned = (drawer[part] ?? 0) > used;
-  return { edit, part, owned, cost: owned ? 0 : (partIn(rig, part)?.price ?? 0) };
+  const { part, owned, price, weight } = costOfEdit(rig, edit, drawer);
+  return { edit, ...(part !== undefined && { part }), owned, cost: price, weight };
 }
 
 const spoilt = (outcome: Outcome): number => outcome.findings.filter((f) => f.severity !== 'note').length;
@@ -93,8 +62,7 @@ const better = (a: Fix, b: Fix): number =>
   verdictRank(a.outcome.verdict) - verdictRank(b.outcome.verdict) ||
   spoilt(a.outcome) - spoilt(b.outcome) ||
   Number(b.owned) - Number(a.owned) ||
-  EFFORT[a.edit.kind] - EFFORT[b.edit.kind] ||
-  a.cost - b.cost;
+  a.weight - b.weight;
 
 /** The same part in the same place does not become another fix by the order of its ports. */
 const sameKind = (fix: Fix): string => `${fix.edit.kind} ${fix.part ?? JSON.stringify(fix.edit)}`;
@@ -102,11 +70,15 @@ const sameKind = (fix: Fix): string => `${fix.edit.kind} ${fix.part ?? JSON.stri
 /** Nothing is left to complain of. */
 const isPerfect = ({ outcome }: Fix): boolean => outcome.verdict === 'clean' && spoilt(outcome) === 0;
 
+const tried = (rig: Rig): Outcome => bareOutcomeFrom(allFacts(rig));
+
 /** Tries edits on one rig for one finding; each at most once, and none once the time is over. */
 class Trial {
   private readonly before: Outcome;
+  private readonly known: ReadonlySet<string>;
   /** Something was left untried. */
   late = false;
+  count = 0;
   constructor(
     private readonly rig: Rig,
     private readonly finding: Finding,
@@ -114,12 +86,15 @@ class Trial {
     private readonly endsOnly: boolean,
     private readonly spent: Spent,
   ) {
-    this.before = outcomeOf(rig);
+    this.before = tried(rig);
+    this.known = new Set(this.before.findings.map(findingKey));
   }
 
   private outcomeAfter(edit: RigEdit): Outcome | undefined {
     this.late ||= this.spent();
-    return this.late ? undefined : outcomeOf(applyEdit(this.rig, edit));
+    if (this.late) return undefined;
+    this.count += 1;
+    return tried(applyEdit(this.rig, edit));
   }
 
   readonly prove = (edit: RigEdit): Fix[] => {
@@ -131,9 +106,9 @@ class Trial {
 
   /** The place of a knob nearest to where it stands that cures; none if the finding stays at both ends. */
   readonly turnKnob = ({ ends, places }: KnobTrial): Fix[] => {
+    // Out of a send is out: nothing is gained by leaving a little of it, let alone by more of it.
+    if (this.endsOnly) return ends.slice(0, 1).flatMap(this.prove).filter(isPerfect);
     const atEnds = ends.flatMap(this.prove);
-    // Out of a send is out: nothing is gained by leaving a little of it.
-    if (this.endsOnly) return atEnds.filter(isPerfect).slice(0, 1);
     if (atEnds.length === 0 && !ends.some(this.removes)) return [];
     let best: Fix[] = [];
     for (const edit of places) {
@@ -149,34 +124,60 @@ class Trial {
     return this.outcomeAfter(edit)?.findings.every((f) => findingKey(f) !== key) ?? false;
   };
 
-  /** Whether the user has what an edit needs. */
-  readonly isOwned = (edit: RigEdit): boolean => priced(this.rig, edit, this.drawer).owned;
+  /** Whether nothing that weighs is found after a fix that was not found before it. */
+  readonly isNeat = ({ outcome }: Fix): boolean =>
+    outcome.findings.every((f) => f.severity === 'note' || this.known.has(findingKey(f)));
+
+  /** What an edit costs. */
+  readonly weigh = (edit: RigEdit) => costOfEdit(this.rig, edit, this.drawer);
+
+  /** Edits from the lightest on, until so many different ones cure without anything new. */
+  readonly proveInOrder = (edits: readonly RigEdit[], enough: number): Fix[] => {
+    const found: Fix[] = [];
+    const neat = new Set<string>();
+    const weighed = edits.map((edit) => ({ edit, weight: this.weigh(edit).weight }));
+    for (const { edit } of weighed.sort((a, b) => a.weight - b.weight)) {
+      for (const fix of this.prove(edit)) {
+        found.push(fix);
+        if (this.isNeat(fix)) neat.add(sameKind(fix));
+      }
+      if (neat.size >= enough) break;
+    }
+    return found;
+  };
 }
 
 /**
- * The best proved fixes of a finding, best first: verdict, then what is owned, then effort, then cost. What must be
- * bought is tried only where nothing at hand makes the rig clean. A consequence has none: its cause has.
+ * The best proved fixes of a finding, best first: verdict, then what is owned, then money and bother. What must be bought is
+ * tried only where nothing at hand makes the rig clean, the least first. A consequence has none: its cause has.
  */
 export function searchFixes(rig: Rig, finding: Finding, drawer: Drawer, spent = WITHOUT_END): Fixes {
-  if (finding.because !== undefined) return { fixes: [] };
+  if (finding.because !== undefined) return { fixes: [], tried: 0 };
   const candidates = candidatesFor(rig, finding);
   const trial = new Trial(rig, finding, drawer, candidates.knobEnds, spent);
   // What most likely cures is tried before the time is over.
   const turned = candidates.knobsFirst ? candidates.knobs.flatMap(trial.turnKnob) : [];
+  const named = candidates.named.flatMap(trial.prove);
+  const others = named.some(isPerfect) ? [] : candidates.atHand;
   const atHand = [
     ...turned,
-    ...candidates.atHand.flatMap(trial.prove),
+    ...named,
+    ...others.flatMap(trial.prove),
     ...(candidates.knobsFirst ? [] : candidates.knobs.flatMap(trial.turnKnob)),
   ];
   const solved = atHand.some(isPerfect);
   // A thing that is only good to know is not worth another part.
   const worthParts = finding.severity !== 'note';
-  const parts = candidates.parts.filter((edit) => worthParts && (!solved || trial.isOwned(edit)));
-  const proved = [...atHand, ...parts.slice(0, MOST_PARTS_TRIED).flatMap(trial.prove)];
+  const parts = candidates.parts.filter((edit) => worthParts && (!solved || trial.weigh(edit).owned));
+  const proved = [...atHand, ...trial.proveInOrder(parts, MOST_OFFERED)];
   const kinds = new Map<string, Fix>();
   for (const fix of proved.sort(better)) if (!kinds.has(sameKind(fix))) kinds.set(sameKind(fix), fix);
-  const cut = trial.late ? 'time' : parts.length > MOST_PARTS_TRIED ? 'number' : undefined;
-  return { fixes: [...kinds.values()].slice(0, MOST_OFFERED), ...(cut && { cut }) };
+  const offered = [...kinds.values()].slice(0, MOST_OFFERED);
+  return {
+    fixes: offered.map((fix) => ({ ...fix, outcome: outcomeOf(applyEdit(rig, fix.edit)) })),
+    ...(trial.late && { cut: 'time' as const }),
+    tried: trial.count,
+  };
 }
 
 /** The same without a limit of time, the fixes alone. */

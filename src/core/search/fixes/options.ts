@@ -1,6 +1,6 @@
 import { outcomeOf, type Outcome } from '../../judge';
 import { applyEdit, laidParts, partsFor, swapEdits, type Rig, type RigEdit } from '../../rig';
-import { moves } from './candidates';
+import { moves } from './at-hand';
 
 /** Something that can be done at a part, with what the rig would then do. */
 export interface Option {

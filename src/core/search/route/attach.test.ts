@@ -3,7 +3,7 @@ import { CATALOGUE, findPart, supplySockets } from '../../parts';
 import { halved, withHeadphones, withPairs, withSecondLead, withSupply } from './attach';
 import { chargesThrough, chargingSockets, suppliedPorts } from './charging';
 import { completed } from './complete';
-import { USUAL_BOTHER } from './inventory';
+import { USUAL_BOTHER } from '../bother';
 import type { RouteRequest, Wishes } from './request';
 import { between, isTaken, layoutCost, split, withJoint, type Layout } from './layout';
 

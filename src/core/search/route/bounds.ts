@@ -1,7 +1,7 @@
 import { mate } from '../../plugs';
 import type { Part, PartPort } from '../../parts';
 import type { OpenEnd } from '../ends';
-import { Heap } from './heap';
+import { Heap } from '../heap';
 import { costFor, costOfOneMore, useOf, type Purse } from './inventory';
 import type { Pool } from './pool';
 import { givesVolts, isPassive, probesAt, spotsOf, waysThrough, type Spot, type Way } from './ways';

@@ -1,7 +1,7 @@
 import { type Part, type PartPort, isPassiveLink } from '../../parts';
 import type { OpenEnd } from '../ends';
 import { boundsTo, type Bounds } from './bounds';
-import { Heap } from './heap';
+import { Heap } from '../heap';
 import {
   compareCosts,
   compareWeights,

@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { findPart } from '../../parts';
-import { Heap } from './heap';
+import { Heap } from '../heap';
 import type { Drawer } from '../drawer';
-import { compareCosts, compareWeights, costFor, costOf, USUAL_BOTHER, type Purse } from './inventory';
+import { compareCosts, compareWeights, costFor, costOf, type Purse } from './inventory';
+import { USUAL_BOTHER } from '../bother';
 
 const lead = findPart('lead-rca')!;
 const patch = findPart('patch-trs-trrs')!;

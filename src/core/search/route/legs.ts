@@ -1,5 +1,5 @@
 import type { PartChain, ChainFinder } from './chains';
-import { Heap } from './heap';
+import { Heap } from '../heap';
 import { compareCosts, NOTHING, plus, type Cost } from './inventory';
 
 /** The chains of one leg as they are found; legs that ask the same share them. */

@@ -3,7 +3,7 @@ import { findPart, type Part, isSupply, isHeadphones } from '../../parts';
 import type { Stock } from './attach';
 import { chargesThrough } from './charging';
 import { completed } from './complete';
-import { Heap } from './heap';
+import { Heap } from '../heap';
 import {
   compareCosts,
   compareWeights,

@@ -1,6 +1,7 @@
 import { CATALOGUE, type Part } from '../../parts';
 import { appAt, gradesOf, ITSELF, wayAt } from './grades';
-import { FEW_PIECES, USUAL_BOTHER, type Purse } from './inventory';
+import { FEW_PIECES, USUAL_BOTHER } from '../bother';
+import type { Purse } from './inventory';
 import { type Piece } from './layout';
 import { poolOf, type Pool } from './pool';
 import { bestOf, compareFound, type Found } from './rank';

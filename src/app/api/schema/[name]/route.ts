@@ -1,0 +1,21 @@
+import { oneLine } from '../../../../core/schema';
+import { isSchemaName, SCHEMAS } from '../../../../server/schemas';
+
+interface Context {
+  readonly params: Promise<{ readonly name: string }>;
+}
+
+/** The JSON schema of a document: rig, request or part. */
+export async function GET(_: Request, { params }: Context): Promise<Response> {
+  const { name } = await params;
+  if (isSchemaName(name)) {
+    return new Response(JSON.stringify(SCHEMAS[name]), {
+      headers: { 'Content-Type': 'application/schema+json' },
+    });
+  }
+  const known = Object.keys(SCHEMAS).join(', ');
+  return Response.json(
+    { error: `There is no schema "${oneLine(name)}"; there are ${known}.` },
+    { status: 404 },
+  );
+}

@@ -1,0 +1,126 @@
+import { appOf } from '../../engine/flow';
+import { APPS, DEFAULT_APP } from '../../apps';
+import { isTurnable, type PartSetting } from '../../parts';
+import { mate } from '../../plugs';
+import {
+  choiceOf,
+  endsOf,
+  jointAt,
+  jointsOf,
+  laidParts,
+  portOf,
+  settingOf,
+  type LaidPart,
+  type PortRef,
+  type Rig,
+  type RigEdit,
+  type SettingValue,
+} from '../../rig';
+
+export function turns(laid: LaidPart): RigEdit[] {
+  return isTurnable(laid.part) ? [{ kind: 'turn', part: laid.placed.id }] : [];
+}
+
+/** How many places of a knob are tried over its whole range. */
+const KNOB_TRIALS = 12;
+
+/** Places of a knob, those next to where it stands first. */
+function knobPlaces(setting: Extract<PartSetting, { kind: 'knob' }>, stands: number): number[] {
+  const wide = (setting.to - setting.from) / KNOB_TRIALS;
+  const step = Math.max(1, Math.round(wide / setting.step)) * setting.step;
+  const count = Math.floor((setting.to - setting.from) / step) + 1;
+  return Array.from({ length: count }, (_, index) => setting.from + index * step)
+    .filter((place) => place !== stands)
+    .sort((x, y) => Math.abs(x - stands) - Math.abs(y - stands));
+}
+
+const optionsOf = (setting: PartSetting): readonly SettingValue[] =>
+  setting.kind === 'switch' ? setting.options.map((option) => option.id) : [];
+
+/** A knob that could be turned: its ends, the lower first, tell whether it matters; its places are tried in order. */
+export interface KnobTrial {
+  readonly ends: readonly RigEdit[];
+  readonly places: readonly RigEdit[];
+}
+
+export function knobs(laid: LaidPart): KnobTrial[] {
+  return (laid.part.settings ?? []).flatMap((setting): KnobTrial[] => {
+    if (setting.kind !== 'knob') return [];
+    const stands = Number(settingOf(laid, setting.id));
+    const to = (option: number): RigEdit => ({
+      kind: 'set',
+      part: laid.placed.id,
+      setting: setting.id,
+      option,
+    });
+    const ends = [setting.from, setting.to].filter((place) => place !== stands);
+    return [{ ends: ends.map(to), places: knobPlaces(setting, stands).map(to) }];
+  });
+}
+
+/** Every other choice in the app of a host. */
+export function choices(laid: LaidPart): RigEdit[] {
+  return (appOf(laid)?.choices ?? []).flatMap((choice) =>
+    optionsOf(choice)
+      .filter((option) => option !== choiceOf(laid.placed, choice.id))
+      .map((option) => ({ kind: 'choose', part: laid.placed.id, choice: choice.id, option }) as const),
+  );
+}
+
+/** Every other place of the switches of a part. */
+export function settings(laid: LaidPart, isWanted: (id: string) => boolean = () => true): RigEdit[] {
+  return (laid.part.settings ?? [])
+    .filter((setting) => isWanted(setting.id))
+    .flatMap((setting) =>
+      optionsOf(setting)
+        .filter((option) => option !== settingOf(laid, setting.id))
+        .map((option) => ({ kind: 'set', part: laid.placed.id, setting: setting.id, option }) as const),
+    );
+}
+
+/** Every other app class on a host that runs apps. */
+export function apps(laid: LaidPart): RigEdit[] {
+  if (!appOf(laid)) return [];
+  return APPS.filter((app) => app.id !== (laid.placed.app ?? DEFAULT_APP)).map((app) => ({
+    kind: 'app',
+    part: laid.placed.id,
+    app: app.id,
+  }));
+}
+
+/** Free ports of some parts into which what is at a port also goes, each group of alike ones once. */
+function freeFor(rig: Rig, at: PortRef, parts: readonly LaidPart[]): PortRef[] {
+  const port = portOf(rig, at);
+  if (!port) return [];
+  return parts.flatMap(({ placed, part }) => {
+    const free = part.ports.filter(
+      (one) => !jointAt(rig, { part: placed.id, port: one.id }) && mate(one, port).fits,
+    );
+    const once = new Map(free.toReversed().map((one) => [one.alike ?? one.id, one.id]));
+    return [...once.values()].toReversed().map((id) => ({ part: placed.id, port: id }));
+  });
+}
+
+/** Every free socket of the same part into which the far end of one of its joints also goes. */
+export function moves(rig: Rig, laid: LaidPart): RigEdit[] {
+  return jointsOf(rig, laid.placed.id).flatMap((joint) => {
+    const ends = endsOf(joint, laid.placed.id);
+    return ends
+      ? freeFor(rig, ends.far, [laid]).map(
+          (to) => ({ kind: 'move', joint: joint.id, from: ends.near, to }) as const,
+        )
+      : [];
+  });
+}
+
+/** Every free port of another part into which the plug of a part also goes. */
+export function replug(rig: Rig, laid: LaidPart): RigEdit[] {
+  return jointsOf(rig, laid.placed.id).flatMap((joint) => {
+    const ends = endsOf(joint, laid.placed.id);
+    if (!ends) return [];
+    const others = laidParts(rig).filter(({ placed }) => placed.id !== laid.placed.id);
+    return freeFor(rig, ends.near, others).map(
+      (to) => ({ kind: 'move', joint: joint.id, from: ends.far, to }) as const,
+    );
+  });
+}

@@ -1,0 +1,48 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { CATALOGUE } from '../../parts';
+import { outcomeOf } from '../../judge';
+import { laidParts } from '../../rig';
+import { anyChain } from '../../../../testing/chains';
+import { lightestWay } from '../../../../testing/exhaustive-ways';
+import { wayOut } from '.';
+
+const SEED = 20261125;
+const CASES = 40;
+/** The reference tries every sequence: so long, and of rigs with so few ports, it ends. */
+const DEPTH = 2;
+const MOST_PORTS = 9;
+const HEAVIEST = 24;
+
+const SMALL = CATALOGUE.filter(({ family }) => ['lead', 'adapter', 'splitter', 'dongle'].includes(family));
+const listFor = (index: number) =>
+  Array.from({ length: 5 }, (_, n) => SMALL[(index * 7 + n * 13) % SMALL.length]!);
+
+const rigs = fc
+  .sample(anyChain, { seed: SEED, numRuns: 400 })
+  .filter((rig) => rig.purpose.recorders.length > 0 && outcomeOf(rig).verdict !== 'clean')
+  .filter((rig) => laidParts(rig).reduce((sum, { part }) => sum + part.ports.length, 0) <= MOST_PORTS)
+  .slice(0, CASES);
+
+describe(`the way out against every sequence of edits (seed ${SEED})`, () => {
+  it('has enough cases, with and without a way', () => {
+    expect(rigs).toHaveLength(CASES);
+  });
+
+  it.each(rigs.map((rig, index) => [index, rig.parts.map(({ part }) => part).join(' > '), rig] as const))(
+    'case %i, %s: none is lighter',
+    (index, _, rig) => {
+      const list = listFor(index);
+      const out = wayOut(rig, {}, undefined, (part) => list.some(({ id }) => id === part));
+      // Where it was cut it claims no more than what it ruled out.
+      const found = out.way?.weight ?? out.under;
+      // A way of more steps than the reference tries may be lighter than any that it finds, never heavier.
+      expect(lightestWay(rig, list, DEPTH, Math.min(found, HEAVIEST))).toBeUndefined();
+      if (out.way) {
+        expect(outcomeOf(out.way.rig).verdict).toBe('clean');
+        expect(out.way.steps.reduce<number>((sum, { cost }) => sum + cost.weight, 0)).toBeCloseTo(found, 9);
+      }
+    },
+    120_000,
+  );
+});

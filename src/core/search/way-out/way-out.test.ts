@@ -1,0 +1,84 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { readRig } from '../../files/read-rig';
+import { outcomeOf } from '../../judge';
+import { applyEdit, type Rig } from '../../rig';
+import { sayEdit } from '../../words';
+import { layRig } from '../../../../testing/lay-rig';
+import { MOST_STEPS, wayOut } from '.';
+
+const demo = (name: string): Rig => {
+  const result = readRig(readFileSync(`demo/rigs/${name}`, 'utf8'));
+  if (!result.ok) throw new Error(name);
+  return result.rig;
+};
+
+/** The steps in words, and the rig after them, judged anew by the whole pipeline. */
+function followed(rig: Rig, drawer = {}) {
+  const { way, ended } = wayOut(rig, drawer);
+  let at = rig;
+  const says = (way?.steps ?? []).map(({ edit }) => {
+    const said = sayEdit(at, edit);
+    at = applyEdit(at, edit);
+    return said;
+  });
+  return { way, ended, says, after: outcomeOf(at) };
+}
+
+describe('the way out of the yard’s rigs', () => {
+  it.each(readdirSync('demo/rigs'))('%s is clean after at most four steps', (name) => {
+    const { way, after } = followed(demo(name));
+    expect(way?.steps.length).toBeGreaterThan(0);
+    expect(way?.steps.length).toBeLessThanOrEqual(MOST_STEPS);
+    expect(after.verdict).toBe('clean');
+    expect(after.findings.filter(({ severity }) => severity !== 'note')).toEqual([]);
+  });
+
+  // What a practitioner does, written down before: see the issue and common practice.
+  it.each([
+    ['slipway-diary.json', [/Swap TRS–TRS lead for TRS-to-TRRS patch cable/, /Output to low/]],
+    ['sail-loft-talk.json', [/USB hub.*Mains supply to on/]],
+    ['quay-to-camera.json', [/mic jack/]],
+    ['two-at-the-bench.json', [/both packs on both sides/]],
+    ['launch-day-stream.json', [/microphone with switch.*Switch to on/]],
+    ['harbour-call-in.json', [/Line pair 1: Monitor send to −60/]],
+    ['loft-songs.json', [/Track . armed, yes/]],
+  ])('%s goes as people would do it', (name, expected) => {
+    const { says } = followed(demo(name));
+    expect(says).toHaveLength(expected.length);
+    says.forEach((said, index) => expect(said).toMatch(expected[index] ?? /^$/));
+  });
+
+  it('takes from the drawer what is there', () => {
+    const { way } = followed(demo('slipway-diary.json'), { 'splitter-trs': 1 });
+    expect(way?.steps[0]).toMatchObject({
+      edit: { kind: 'insert', part: 'splitter-trs' },
+      cost: { owned: true, price: 0 },
+    });
+  });
+});
+
+describe('the order in which people work', () => {
+  const line = layRig({
+    parts: {
+      keys: 'keyboard',
+      lead: 'lead-jack-trs',
+      mic: 'interface-one-xlr',
+      usb: 'lead-usb-c-c',
+      phone: 'phone-usb-c',
+    },
+    joints: [],
+  });
+  it('leaves a rig without joints with a reason and no steps', () => {
+    const { way, ended } = followed(line);
+    expect(way).toBeUndefined();
+    expect(ended).toBe('done');
+  });
+
+  it('ends at once when the time is over, and says what is ruled out', () => {
+    const out = wayOut(demo('slipway-diary.json'), {}, () => true);
+    expect(out).toMatchObject({ ended: 'cut' });
+    expect(out.way).toBeUndefined();
+    expect(out.under).toBeGreaterThan(0);
+  });
+});

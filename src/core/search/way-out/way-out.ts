@@ -1,0 +1,179 @@
+import type { Outcome, Verdict } from '../../judge';
+import { applyEdit, type Rig, type RigEdit } from '../../rig';
+import type { Drawer } from '../drawer';
+import { Heap } from '../heap';
+import type { EditCost } from '../fixes/edit-cost';
+import { helps, isClean, isSettable, judged, mayStand, type Judged } from './judged';
+import { movesFor, type Move } from './moves';
+
+/** One thing to do, with what the rig then does. */
+export interface WayStep {
+  readonly edit: RigEdit;
+  readonly cost: EditCost;
+  readonly outcome: Outcome;
+}
+
+/** Steps after which nothing is left to complain of. */
+export interface Way {
+  readonly steps: readonly WayStep[];
+  /** Money and bother of all of them. */
+  readonly weight: number;
+  readonly rig: Rig;
+  readonly verdict: Verdict;
+}
+
+/**
+ * The lightest way that was found, or none and why: `done`: every sequence of moves that cure something, each allowed to stand,
+ * was followed so far as `MOST_STEPS`; `cut`: by time or by `MOST_JUDGED`. `under`: nothing lighter than that is left unseen.
+ */
+export interface WayOut {
+  readonly way?: Way;
+  readonly ended: 'clean' | 'done' | 'cut';
+  readonly under: number;
+  /** How many rigs were judged. */
+  readonly judged: number;
+}
+
+/** How far the search is. */
+export interface WayProgress {
+  readonly under: number;
+  readonly judged: number;
+}
+
+/** More than that is another rig. */
+export const MOST_STEPS = 4;
+/** So many rigs are judged at the most: whoever waits would not wait for more. */
+export const MOST_JUDGED = 600;
+/** The least that any move costs. */
+const LEAST = 1;
+
+/** Whether a part may be brought in. */
+export type Allowed = (part: string) => boolean;
+const ANYTHING: Allowed = () => true;
+
+interface Node {
+  readonly state: Judged;
+  readonly weight: number;
+  readonly trail: readonly { readonly edit: RigEdit; readonly cost: EditCost }[];
+  /** Only what was brought in may be set now: by itself it has cured nothing yet. */
+  readonly waits: boolean;
+}
+
+/** What is left to do: a rig whose moves are not listed yet, or a move that was not tried yet. `weight`: no way from here is lighter. */
+interface Open {
+  readonly from: Node;
+  readonly move?: Move;
+  readonly weight: number;
+}
+
+const inOrder = (a: Open, b: Open): number =>
+  a.weight - b.weight || (a.move?.turn ?? Infinity) - (b.move?.turn ?? Infinity) || 0;
+
+const keyOf = ({ parts, joints }: Rig): string =>
+  JSON.stringify([parts, joints.map(({ plug, jack }) => [plug, jack])]);
+
+/** The search, a rig a step, so that it can be cut by time or be broken off. */
+class Search {
+  private readonly open = new Heap<Open>(inOrder);
+  private readonly seen = new Set<string>();
+  count = 1;
+
+  constructor(
+    private readonly drawer: Drawer,
+    private readonly allowed: Allowed,
+  ) {}
+
+  /** Its moves are listed when nothing lighter is left. */
+  push(from: Node): void {
+    if (from.trail.length < MOST_STEPS) this.open.push({ from, weight: from.weight + LEAST });
+  }
+
+  next(): Open | undefined {
+    return this.open.pop();
+  }
+
+  private list(from: Node): void {
+    for (const move of movesFor(from.state, this.drawer)) {
+      if (from.trail.length + move.edits.length > MOST_STEPS) continue;
+      if (from.waits && move.rewires) continue;
+      if (!move.costs.every(({ part }) => part === undefined || this.allowed(part))) continue;
+      this.open.push({ from, move, weight: from.weight + move.weight });
+    }
+  }
+
+  /** What a move leads to; undefined where that was seen or may not stand, or where moves were only listed. */
+  follow({ from, move, weight }: Open): Node | undefined {
+    if (!move) {
+      this.list(from);
+      return undefined;
+    }
+    const rig = move.edits.reduce(applyEdit, from.state.rig);
+    const key = keyOf(rig);
+    if (rig === from.state.rig || this.seen.has(key)) return undefined;
+    this.seen.add(key);
+    this.count += 1;
+    const state = judged(rig);
+    const trail = [
+      ...from.trail,
+      ...move.edits.map((edit, index) => ({ edit, cost: move.costs[index] as EditCost })),
+    ];
+    if (isClean(state)) return { state, weight, trail, waits: false };
+    if (!mayStand(from.state, state)) return undefined;
+    const waits = !helps(from.state, state);
+    if (waits && !(move.rewires && state.weighing.every(isSettable))) return undefined;
+    return { state, weight, trail, waits };
+  }
+}
+
+/** Every step's outcome, from the trail. */
+function wayFrom(rig: Rig, { trail, weight, state }: Node): Way {
+  let at = rig;
+  const steps = trail.map(({ edit, cost }) => {
+    at = applyEdit(at, edit);
+    return { edit, cost, outcome: judged(at).outcome };
+  });
+  return { steps, weight, rig: state.rig, verdict: state.outcome.verdict };
+}
+
+/**
+ * The lightest sequence of edits after which the whole rig is clean: uniform-cost search over rigs, every one proved by the
+ * pipeline. A move is tried only when it is the lightest left, so the first clean rig is the lightest of those that moves reach.
+ */
+export function* wayOutSteps(
+  rig: Rig,
+  drawer: Drawer,
+  allowed: Allowed = ANYTHING,
+): Generator<WayProgress, WayOut> {
+  const first = judged(rig);
+  const start: Node = { state: first, weight: 0, trail: [], waits: false };
+  const search = new Search(drawer, allowed);
+  if (isClean(first)) return { way: wayFrom(rig, start), ended: 'clean', under: 0, judged: 1 };
+  search.push(start);
+  for (let open = search.next(); open; open = search.next()) {
+    yield { under: open.weight, judged: search.count };
+    const node = search.follow(open);
+    if (node && isClean(node.state)) {
+      return { way: wayFrom(rig, node), ended: 'clean', under: node.weight, judged: search.count };
+    }
+    if (node) search.push(node);
+  }
+  return { ended: 'done', under: Infinity, judged: search.count };
+}
+
+/** The same to its end, or until `spent` says that the time is over or `MOST_JUDGED` rigs were judged. */
+export function wayOut(
+  rig: Rig,
+  drawer: Drawer,
+  spent: () => boolean = () => false,
+  allowed: Allowed = ANYTHING,
+): WayOut {
+  const steps = wayOutSteps(rig, drawer, allowed);
+  let under = LEAST;
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+    under = Math.max(under, step.value.under);
+    const { judged: count } = step.value;
+    if (spent() || count >= MOST_JUDGED) return { ended: 'cut', under, judged: count };
+  }
+}

@@ -1,0 +1,43 @@
+import { checkOf, type Cure, type Finding } from '../checks';
+import type { Fixes } from '../search/fixes';
+import { MOST_STEPS, type WayOut } from '../search/way-out';
+import { list, numberWord } from './words';
+
+const count = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
+
+/** Why there is no way out; undefined where there is one. */
+export function sayWhyNot({ way, ended, under, judged }: WayOut): string | undefined {
+  if (way) return undefined;
+  const tried = count(judged, 'rig was', 'rigs were');
+  return ended === 'cut'
+    ? `The search was ended before it had found one: ${tried} judged, and none that weighs less than ${Math.round(under)} in money and bother is left unseen.`
+    : `None of at most ${numberWord(MOST_STEPS)} changes, each of which cures something, makes the whole rig clean: ${tried} judged.`;
+}
+
+const CURE: Readonly<Record<Cure, string>> = {
+  plug: 'another socket',
+  replug: 'the headphones in another socket',
+  link: 'another lead, adapter or dongle',
+  less: 'one thing less',
+  switch: 'a switch',
+  named: 'its own switch',
+  pair: 'the second lead of a pair',
+  feed: 'a supply that is switched on',
+  supply: 'a charger or power bank',
+  gain: 'a gain',
+  send: 'a send',
+  app: 'another app',
+  choice: 'a choice in the app',
+  headphones: 'something in the headphone socket',
+};
+
+/** Why a finding has no fix of its own; undefined where it has, or where it goes with another. */
+export function sayWhyNone(finding: Finding, { fixes, cut, tried }: Fixes): string | undefined {
+  if (fixes.length > 0 || finding.because !== undefined) return undefined;
+  if (cut) return 'The search for fixes was ended before it had found one.';
+  const cures = checkOf(finding.code)?.cures ?? [];
+  if (cures.length === 0) return 'No change of the rig cures it: say what is to be recorded, and where.';
+  if (tried === 0) return 'Nothing in the catalogue goes there.';
+  const kinds = list(cures.map((cure) => CURE[cure]));
+  return `No single change cures it without something as bad: ${tried} ${tried === 1 ? 'was' : 'were'} tried (${kinds}).`;
+}

@@ -1,0 +1,113 @@
+type Schema = Readonly<Record<string, unknown>>;
+
+const text: Schema = { type: 'string' };
+const number: Schema = { type: 'number' };
+const nullable = (type: string): Schema => ({ type: [type, 'null'] });
+const listOf = (items: Schema): Schema => ({ type: 'array', items });
+const ref = (name: string): Schema => ({ $ref: `#/components/schemas/${name}` });
+const orNull = (schema: Schema): Schema => ({ oneOf: [schema, { type: 'null' }] });
+
+/** Every property is there in each answer; more may come. */
+const object = (properties: Readonly<Record<string, Schema>>): Schema => ({
+  type: 'object',
+  required: Object.keys(properties),
+  properties,
+});
+
+const verdict: Schema = { enum: ['clean', 'faulty', 'silent', 'unsafe'] };
+const severity: Schema = { enum: ['danger', 'blocks', 'spoils', 'note'] };
+const edit: Schema = object({ kind: text });
+
+const Arrival = object({
+  recorder: text,
+  app: text,
+  source: text,
+  state: { enum: ['recorded', 'listed-silent', 'not-listed', 'wrong-mic'] },
+  records: text,
+  channels: { enum: ['both', 'left', 'right', 'mono', 'none'] },
+  peakDbfs: nullable('number'),
+  noiseDbfs: nullable('number'),
+  clipsAt: orNull(object({ stage: text, headroomDb: number })),
+  inputs: listOf({ type: 'integer' }),
+  delayMs: nullable('number'),
+  polarity: { enum: [1, -1, null] },
+  stages: listOf(object({ part: text, is: text, rmsDbv: nullable('number'), peakDbv: nullable('number') })),
+  says: text,
+});
+
+const Finding = object({
+  code: text,
+  severity,
+  where: { type: 'object' },
+  values: listOf(object({ name: text, value: nullable('number'), unit: text })),
+  limit: { type: ['object', 'null'] },
+  source: object({ kind: text, text }),
+  title: text,
+  says: text,
+  because: nullable('integer'),
+  fixes: listOf(
+    object({ says: text, edit, owned: { type: 'boolean' }, cost: number, verdict, outcome: text }),
+  ),
+  fixesCut: { enum: ['time', null] },
+  whyNone: nullable('string'),
+});
+
+const WayOut = object({
+  steps: listOf(
+    object({
+      says: text,
+      edit,
+      owned: { type: 'boolean' },
+      cost: number,
+      last: { type: 'boolean' },
+      verdict,
+    }),
+  ),
+  cost: number,
+  weight: number,
+  verdict,
+});
+
+const Item = object({ part: text, name: text });
+
+const Route = object({
+  rank: { type: 'integer' },
+  verdict,
+  cost: number,
+  buy: listOf(ref('Item')),
+  own: listOf(ref('Item')),
+  parts: listOf(text),
+  joints: { type: 'integer' },
+  arrives: listOf(ref('Arrival')),
+  says: text,
+  rig: ref('Rig'),
+});
+
+const found = { findings: listOf(ref('Finding')), wayOut: orNull(ref('WayOut')), whyNot: nullable('string') };
+
+/** The answers, as far as a client may lean on them. */
+export const REPORT_SCHEMAS: Readonly<Record<string, Schema>> = {
+  Arrival,
+  Finding,
+  WayOut,
+  Item,
+  Route,
+  CheckReport: object({
+    rig: text,
+    verdict,
+    arrives: listOf(ref('Arrival')),
+    listeners: listOf({ type: 'object' }),
+    nets: { type: 'object' },
+    ...found,
+  }),
+  FixesReport: object({ rig: text, verdict, ...found }),
+  PlanReport: object({
+    routes: listOf(ref('Route')),
+    hindrances: listOf(object({ wish: text, says: text, route: ref('Route') })),
+    searched: { type: 'integer' },
+    complete: { type: 'boolean' },
+    ruledOut: nullable('number'),
+    says: text,
+  }),
+  Refusal: object({ error: text }),
+};
