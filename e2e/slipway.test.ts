@@ -31,6 +31,20 @@ describe('Slipway diary, as a user', () => {
     expect(row).toMatch(/sleeve \(microphone\) sleeve \(ground\) 0 V/);
   });
 
+  it('is clean by one button: the way out step by step, undone as one', async () => {
+    const way = await page.text('//section[@aria-label="The way out"]');
+    expect(way).toContain('The way out: 2 steps');
+    expect(way).toMatch(/Swap TRS–TRS lead for TRS-to-TRRS patch cable[^]*Output to low[^]*Then: clean/);
+    await page.button('Make it clean');
+    await page.verdict('clean', 'recorded');
+    await page.button('Undo');
+    await page.verdict('silent', 'wrong-mic');
+    await page.click('//section[@aria-label="The way out"]//button[normalize-space(.)="Do 1"]');
+    await page.verdict('faulty', 'recorded');
+    await page.button('Undo');
+    await page.verdict('silent', 'wrong-mic');
+  });
+
   it('records once the patch cable is swapped in, and clips at the high output', async () => {
     await page.click(
       '//aside//button[starts-with(@aria-label, "Apply: Swap TRS–TRS lead for TRS-to-TRRS patch")]',

@@ -1,5 +1,5 @@
 // Writes what is derived from data: the precompiled validators, docs/findings.md, and the ways through shipped parts.
-import { readFile, writeFile, mkdir } from 'node:fs/promises';
+import { readdir, readFile, writeFile, mkdir } from 'node:fs/promises';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { join } from 'node:path';
 import Ajv2020 from 'ajv/dist/2020.js';
@@ -47,6 +47,14 @@ async function madeBy(path, name) {
   return made[name]();
 }
 
+/** Every usual rig, for the page that offers them. */
+async function usualRigs() {
+  const names = (await readdir(join(root, 'demo/usual'))).filter((name) => name.endsWith('.json')).sort();
+  const rigs = await Promise.all(names.map((name) => schemaAt(`demo/usual/${name}`)));
+  const list = rigs.map((rig) => `  ${JSON.stringify(rig)},`).join('\n');
+  return `// Made by scripts/generate.mjs from demo/usual; not for editing.\nexport const USUAL: readonly unknown[] = [\n${list}\n];\n`;
+}
+
 const made = [
   [
     'src/core/files/validate-rig.generated.mjs',
@@ -65,6 +73,7 @@ const made = [
         'src/core/parts/model/part-schema.json',
       ),
   ],
+  ['src/store/usual.generated.ts', usualRigs],
   ['docs/findings.md', () => madeBy('src/core/words/findings-page.ts', 'findingsPage')],
   ['src/core/search/route/ways.generated.ts', () => madeBy('src/core/search/route/ways-file.ts', 'waysFile')],
 ];

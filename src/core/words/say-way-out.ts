@@ -1,6 +1,7 @@
-import { checkOf, type Cure, type Finding } from '../checks';
+import type { Cure, Finding } from '../checks';
 import type { Fixes } from '../search/fixes';
-import { MOST_STEPS, type WayOut } from '../search/way-out';
+import type { WayOut } from '../search/way-out';
+import { MOST_STEPS } from '../search/way-out/limits';
 import { list, numberWord } from './words';
 
 const count = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
@@ -32,10 +33,9 @@ const CURE: Readonly<Record<Cure, string>> = {
 };
 
 /** Why a finding has no fix of its own; undefined where it has, or where it goes with another. */
-export function sayWhyNone(finding: Finding, { fixes, cut, tried }: Fixes): string | undefined {
+export function sayWhyNone(finding: Finding, { fixes, cut, tried, cures }: Fixes): string | undefined {
   if (fixes.length > 0 || finding.because !== undefined) return undefined;
   if (cut) return 'The search for fixes was ended before it had found one.';
-  const cures = checkOf(finding.code)?.cures ?? [];
   if (cures.length === 0) return 'No change of the rig cures it: say what is to be recorded, and where.';
   if (tried === 0) return 'Nothing in the catalogue goes there.';
   const kinds = list(cures.map((cure) => CURE[cure]));

@@ -10,7 +10,6 @@ import { laidParts, type Rig, type RigEdit } from '../../core/rig';
 import { SentenceView } from '../shared/sentence-view';
 import { VERDICT_SIGN } from '../shared/verdict-sign';
 import { FindingCard } from './finding-card';
-import { WayOutCard } from './way-out';
 import type { Analysed, FixesState } from './use-analysis';
 import { lazily } from '../shared/lazily';
 
@@ -22,6 +21,7 @@ function badge(analysis: Analysis): string {
 }
 
 const LevelChain = lazily(() => import('./level-chain').then((m) => m.LevelChain));
+const WayOutCard = lazily(() => import('./way-out').then((m) => m.WayOutCard));
 const PolicyForm = lazily(() => import('./policy-form').then((m) => m.PolicyForm));
 
 /** "Loft tablet, both sides; the microphone, directly". */
@@ -81,6 +81,15 @@ const consequencesOf = (findings: readonly Finding[], cause: Finding): Finding[]
 const worstFirst = (arrives: readonly Arrival[]): Arrival[] =>
   [...arrives].sort((a, b) => Number(a.state === 'recorded') - Number(b.state === 'recorded'));
 
+/** The whole way out is the fix that stands first anyway. */
+function isFirstFix({ out, fixes }: FixesState): boolean {
+  const [step, another] = out?.way?.steps ?? [];
+  const first = fixes.find((found) => found.fixes.length > 0)?.fixes[0];
+  return (
+    another === undefined && step !== undefined && JSON.stringify(step.edit) === JSON.stringify(first?.edit)
+  );
+}
+
 interface ArrivesPanelProps extends Analysed {
   readonly proved: FixesState;
   readonly edit: (change: RigEdit | readonly RigEdit[]) => void;
@@ -130,7 +139,7 @@ export const ArrivesPanel = memo(function ArrivesPanel({ rig, analysis, proved, 
         {open ? 'Less' : 'Why, and what to change'}
       </button>
       <div className={open ? '' : 'max-lg:hidden'}>
-        {proved.out && <WayOutCard rig={rig} out={proved.out} edit={edit} />}
+        {proved.out && !isFirstFix(proved) && <WayOutCard rig={rig} out={proved.out} edit={edit} />}
         {analysis.findings.map((finding, index) =>
           finding.because === undefined ? (
             <FindingCard

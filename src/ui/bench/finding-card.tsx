@@ -1,7 +1,7 @@
 'use client';
 import type { Finding, Severity } from '../../core/checks';
 import type { Fix, Fixes } from '../../core/search/fixes';
-import { sayEdit, sayOutcome, sayReason, sayTitle } from '../../core/words';
+import { sayEdit, sayOutcome, sayReason, sayTitle, sayWhyNone } from '../../core/words';
 import type { Rig, RigEdit } from '../../core/rig';
 import { money } from '../shared/money';
 import { useCurrency } from '../shared/use-currency';
@@ -58,6 +58,7 @@ export function FindingCard(props: {
 }) {
   const { rig, finding, found, consequences, trouble, edit } = props;
   const fixes = found?.fixes;
+  const whyNone = found && sayWhyNone(finding, found);
   const { word, style } = WEIGHT[finding.severity];
   return (
     <section aria-label={sayTitle(rig, finding)} className="mt-4" data-finding={finding.code}>
@@ -98,13 +99,9 @@ export function FindingCard(props: {
           ))}
         </ul>
       )}
-      {fixes?.length === 0 && (
-        <p className="mt-2">
-          No single change {found?.cut ? 'that was tried' : 'with the catalogue’s parts'} was proved to help.
-        </p>
-      )}
-      {found?.cut && (
-        <p className="text-soft mt-1 text-sm">Not every part was tried: those nearest to the fault were.</p>
+      {whyNone !== undefined && <p className="mt-2">{whyNone}</p>}
+      {found?.cut && fixes !== undefined && fixes.length > 0 && (
+        <p className="text-soft mt-1 text-sm">Not everything was tried: the time was over.</p>
       )}
     </section>
   );

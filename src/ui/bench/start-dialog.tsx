@@ -1,4 +1,5 @@
 'use client';
+import { Tabs } from 'radix-ui';
 import { useState } from 'react';
 import { CATALOGUE, type Part } from '../../core/parts';
 import { applyEdit, isSource, withOwnParts, withUsedParts, type Rig } from '../../core/rig';
@@ -9,6 +10,7 @@ import { keeping } from '../shared/report-trouble';
 import { Sheet } from '../shared/sheet';
 import { useOwnParts } from '../shared/use-own-parts';
 import { showRig } from '../shared/use-rigs';
+import { UsualShelf } from './usual-shelf';
 
 const EMPTY: Rig = {
   format: 'symplex-rig',
@@ -41,6 +43,10 @@ export function StartDialog({ close }: { close: () => void }) {
     askToAdd(rig.parts[0]?.id);
     void keeping(addRig({ ...rig, name: name.slice(0, 120) }).then((id) => showRig(id)));
   };
+  const take = (rig: Rig) => {
+    close();
+    void keeping(addRig(rig).then((id) => showRig(id)));
+  };
   return (
     <Sheet
       title={have ? 'What is it going into?' : 'What do you have?'}
@@ -63,13 +69,28 @@ export function StartDialog({ close }: { close: () => void }) {
           />
         </>
       ) : (
-        <PartSearch
-          key="have"
-          label="What do you have?"
-          parts={parts.filter(isSource)}
-          rank={rankOfSource}
-          choose={setHave}
-        />
+        <Tabs.Root defaultValue="have" className="flex min-h-0 flex-1 flex-col">
+          <Tabs.List aria-label="How to begin" className="mb-3 flex gap-2">
+            <Tabs.Trigger value="have" className="button tab flex-1">
+              From what you have
+            </Tabs.Trigger>
+            <Tabs.Trigger value="usual" className="button tab flex-1">
+              A usual rig
+            </Tabs.Trigger>
+          </Tabs.List>
+          <Tabs.Content value="have" className="flex min-h-0 flex-1 flex-col">
+            <PartSearch
+              key="have"
+              label="What do you have?"
+              parts={parts.filter(isSource)}
+              rank={rankOfSource}
+              choose={setHave}
+            />
+          </Tabs.Content>
+          <Tabs.Content value="usual" className="flex min-h-0 flex-1 flex-col">
+            <UsualShelf choose={take} />
+          </Tabs.Content>
+        </Tabs.Root>
       )}
     </Sheet>
   );

@@ -25,6 +25,9 @@ function useCostWords(): (step: WayStep) => string {
   };
 }
 
+/** What does a step and those before it. */
+const doing = (index: number): string => (index === 0 ? 'Do 1' : `Do 1–${index + 1}`);
+
 /** The way out: what to do, one thing after another, until the whole rig is clean. */
 export function WayOutCard(props: { rig: Rig; out: WayOut; edit: (changes: readonly RigEdit[]) => void }) {
   const { rig, out, edit } = props;
@@ -61,10 +64,10 @@ export function WayOutCard(props: { rig: Rig; out: WayOut; edit: (changes: reado
               <button
                 type="button"
                 className="button"
-                aria-label={`Do step ${index + 1}${index > 0 ? ' and those before it' : ''}: ${says[index]}`}
+                aria-label={`${doing(index)}: ${says[index]}`}
                 onClick={() => edit(edits.slice(0, index + 1))}
               >
-                {index === 0 ? 'Do it' : 'To here'}
+                {doing(index)}
               </button>
             )}
           </li>

@@ -1,10 +1,21 @@
-import { REFERENCE_FREQUENCY, magnitude, nodeKey, type AlternatingSolution, type Nets } from '../circuit';
+import {
+  REFERENCE_FREQUENCY,
+  magnitude,
+  networkOf,
+  nodeKey,
+  partCircuit,
+  solveAlternating,
+  type AlternatingSolution,
+  type Nets,
+} from '../circuit';
+import type { LaidPart } from '../../rig';
 import { decibels, gainToDb, hertz, type Decibels, type Hertz } from '../../units';
 import type { HostInput } from './inputs';
 import type { VoiceSource } from './sources';
 
 /** What a response is read off. */
 export interface ResponseContext {
+  readonly laid: ReadonlyMap<string, LaidPart>;
   readonly nets: Nets;
   readonly voices: readonly VoiceSource[];
   readonly alternatingAt: (frequency: Hertz) => AlternatingSolution;
@@ -23,9 +34,31 @@ const places = ([from, to]: readonly [number, number]): Hertz[] => [
   hertz(to),
 ];
 
+const ALONE = { isFed: () => false, isLive: () => false };
+
+/** What a pick-up gives at its own output with nothing plugged in: its coil and its capacitance resonate. Flat for what has no coil. */
+function unloaded(laid: LaidPart | undefined, voice: VoiceSource, at: Hertz): number {
+  const out = laid?.part.ports.find(({ direction }) => direction === 'out');
+  if (!laid || !out || !laid.part.circuit.some(({ kind }) => kind === 'inductor')) return 0;
+  const contact = (role: string) =>
+    Object.entries(out.roles ?? {}).flatMap(([name, has]) =>
+      has === role ? [nodeKey(laid.placed.id, `${out.id}.${name}`)] : [],
+    )[0];
+  const [hot, ground] = [contact('hot'), contact('ground')];
+  if (hot === undefined || ground === undefined) return 0;
+  const { key, elements } = partCircuit(laid, ALONE);
+  const network = networkOf(`${key} alone`, elements, []);
+  const gain = solveAlternating(network, [], at, () => true).gain(
+    voice.id,
+    network.nets.of(hot),
+    network.nets.of(ground),
+  );
+  return gain ? gainToDb(magnitude(gain)) : 0;
+}
+
 /**
- * The loss of a source on its way to an input's converter, by the circuit's own response: its worst place in the band
- * against 1 kHz, so that a resonance of the source itself is no loss. Undefined where nothing of it comes.
+ * The loss of a source on its way to an input's converter, by the circuit's own response: its worst place in the band against
+ * 1 kHz, beside what it gives there with nothing plugged in. Undefined where nothing of it comes.
  */
 export function bandLoss(context: ResponseContext, input: HostInput, source: string): BandLoss | undefined {
   const net = (node: string) => context.nets.of(nodeKey(input.placed, node));
@@ -35,7 +68,8 @@ export function bandLoss(context: ResponseContext, input: HostInput, source: str
       input.capture.channels.flatMap(({ plus, minus }) => {
         const levels = places(voice.band).map((at) => {
           const gain = context.alternatingAt(at).gain(voice.id, net(plus), net(minus));
-          return { at, level: gain ? gainToDb(magnitude(gain)) : -Infinity };
+          const own = unloaded(context.laid.get(source), voice, at);
+          return { at, level: gain ? gainToDb(magnitude(gain)) - own : -Infinity };
         });
         const middle = levels[0]?.level ?? -Infinity;
         if (!Number.isFinite(middle)) return [];

@@ -22,7 +22,7 @@ export const PLAYERS: readonly Part[] = [
     price: 250,
     ports: [portWith(['out', 'output', 'ts-6.35'], 'jack', 'out', MONO_ROLES, 'pick-up')],
     settings: [knob('volume', 'Volume', -40, 0, 0)],
-    // About 0.1 V behind 7 kΩ and 2.5 H: typical passive pick-up.
+    // About 0.1 V behind 7 kΩ and 2.5 H, 120 pF of its own winding: typical passive pick-up.
     circuit: [
       {
         kind: 'signal',
@@ -32,9 +32,12 @@ export const PLAYERS: readonly Part[] = [
         b: 'out.S',
         sensitivity: -20,
         noise: -110,
+        // Its strings' overtones: typical.
+        band: [80, 5000],
       },
       { kind: 'resistor', a: 'coil', b: 'wound', ohms: 7000 },
       { kind: 'inductor', a: 'wound', b: 'out.T', henries: 2.5 },
+      { kind: 'capacitor', a: 'out.T', b: 'out.S', farads: 120e-12 },
       { kind: 'resistor', a: 'out.T', b: 'out.S', ohms: 250_000 },
     ],
   },

@@ -1,4 +1,4 @@
-import { findingKey, severityRank, sourcesOf, type Finding } from '../../checks';
+import { checkOf, findingKey, severityRank, sourcesOf, type Cure, type Finding } from '../../checks';
 import { allFacts } from '../../engine';
 import { bareOutcomeFrom, outcomeOf, verdictRank, type Outcome } from '../../judge';
 import { applyEdit, type Rig, type RigEdit } from '../../rig';
@@ -25,8 +25,9 @@ export interface Fixes {
   readonly fixes: readonly Fix[];
   /** There was no more time. */
   readonly cut?: 'time';
-  /** How many single edits were tried. */
+  /** How many single edits were tried, and of what kinds they were by the check's own word. */
   readonly tried: number;
+  readonly cures: readonly Cure[];
 }
 
 /** Whether the time for a search is over. */
@@ -152,7 +153,7 @@ class Trial {
  * tried only where nothing at hand makes the rig clean, the least first. A consequence has none: its cause has.
  */
 export function searchFixes(rig: Rig, finding: Finding, drawer: Drawer, spent = WITHOUT_END): Fixes {
-  if (finding.because !== undefined) return { fixes: [], tried: 0 };
+  if (finding.because !== undefined) return { fixes: [], tried: 0, cures: [] };
   const candidates = candidatesFor(rig, finding);
   const trial = new Trial(rig, finding, drawer, candidates.knobEnds, spent);
   // What most likely cures is tried before the time is over.
@@ -177,6 +178,7 @@ export function searchFixes(rig: Rig, finding: Finding, drawer: Drawer, spent = 
     fixes: offered.map((fix) => ({ ...fix, outcome: outcomeOf(applyEdit(rig, fix.edit)) })),
     ...(trial.late && { cut: 'time' as const }),
     tried: trial.count,
+    cures: checkOf(finding.code)?.cures ?? [],
   };
 }
 

@@ -1,2 +1,3 @@
 export type { Way, WayOut, WayStep } from './way-out';
-export { MOST_STEPS, wayOut, wayOutSteps } from './way-out';
+export { MOST_STEPS } from './limits';
+export { wayOut, wayOutSteps } from './way-out';

@@ -4,6 +4,7 @@ import type { Drawer } from '../drawer';
 import { Heap } from '../heap';
 import type { EditCost } from '../fixes/edit-cost';
 import { helps, isClean, isSettable, judged, mayStand, type Judged } from './judged';
+import { MOST_JUDGED, MOST_STEPS } from './limits';
 import { movesFor, type Move } from './moves';
 
 /** One thing to do, with what the rig then does. */
@@ -40,10 +41,6 @@ export interface WayProgress {
   readonly judged: number;
 }
 
-/** More than that is another rig. */
-export const MOST_STEPS = 4;
-/** So many rigs are judged at the most: whoever waits would not wait for more. */
-export const MOST_JUDGED = 600;
 /** The least that any move costs. */
 const LEAST = 1;
 
