@@ -37,7 +37,6 @@ function turned(rig: Rig): Priced[] {
   return rig.parts.flatMap((placed) => {
     const part = partIn(rig, placed.part);
     const settings = (part?.settings ?? []).flatMap((setting): Priced[] => {
-      const stands = placed.settings?.[setting.id] ?? setting.initial;
       if (setting.kind === 'switch') {
         return setting.options.map(({ id }) => ({
           edit: { kind: 'set', part: placed.id, setting: setting.id, option: id },
@@ -50,7 +49,7 @@ function turned(rig: Rig): Priced[] {
       );
       return places.map((option) => ({
         edit: { kind: 'set', part: placed.id, setting: setting.id, option },
-        cost: option > setting.from && Number(stands) - option >= 24 ? 26 : 1,
+        cost: option > setting.from && option <= -24 ? 26 : 1,
       }));
     });
     if (!part?.host?.runsApps) return settings;

@@ -7,6 +7,7 @@ import { layoutCost, rigOf, withJoint, withPiece, type Layout } from '../src/cor
 import { bestOf, type Found } from '../src/core/search/route/rank';
 import { repairsOf } from '../src/core/search/route/repairs';
 import type { RouteRequest } from '../src/core/search/route/request';
+import { isTouchy } from '../src/core/search/route/touchy';
 import { overruns } from '../src/core/search/route/runs';
 import { purseOf } from '../src/core/search/route/search';
 import { meets } from '../src/core/search/route/wishes';
@@ -111,7 +112,15 @@ export function exhaustive(
     const { rig, judged } = settle(rigOf(layout, request));
     const cost = layoutCost(layout, stock.purse);
     if (meets(layout, judged, request))
-      found.push({ layout, rig, judged, cost, kind: layout.kind, overruns: overruns(layout) });
+      found.push({
+        layout,
+        rig,
+        judged,
+        cost,
+        kind: layout.kind,
+        overruns: overruns(layout),
+        touchy: isTouchy(rig),
+      });
     else if (judged.verdict !== 'clean' && layout.pieces.length < longest + 4) {
       queue.push(...repairsOf(layout, judged, request, stock));
     }

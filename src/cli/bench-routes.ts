@@ -1,6 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { CATALOGUE, type Part } from '../core/parts';
+import { analyse } from '../core/judge';
 import { plan, type RouteRequest } from '../core/search/route';
 import { checkRequest } from '../core/files/read-request';
 import type { Row } from './timing';
@@ -49,12 +50,22 @@ function time(request: RouteRequest): { median: number; p95: number } {
   return { median: taken[Math.floor(RUNS / 2)] ?? NaN, p95: taken.at(-1) ?? NaN };
 }
 
+/** How many analyses of its best answer a search takes as long as: a figure that holds on any machine. */
+function inAnalyses(median: number, request: RouteRequest): string {
+  const rig = plan(request).routes[0]?.rig;
+  if (!rig) return '';
+  analyse(rig);
+  const begun = performance.now();
+  for (let n = 0; n < RUNS; n += 1) analyse(rig);
+  return `, ${Math.round((median * RUNS) / (performance.now() - begun))} analyses`;
+}
+
 /** A search that time cut says so: what it took is then the limit. */
-const row = (what: string, request: RouteRequest, parts = CATALOGUE.length): Row => ({
-  what: `five best: ${what}${plan(request).complete ? '' : ' (cut by time)'}`,
-  parts,
-  ...time(request),
-});
+function row(what: string, request: RouteRequest, parts = CATALOGUE.length): Row {
+  const taken = time(request);
+  const cut = plan(request).complete ? '' : ' (cut by time)';
+  return { what: `five best: ${what}${cut}${inAnalyses(taken.median, request)}`, parts, ...taken };
+}
 
 /** How long it takes to find the five best routes: common questions, the demo's requests, and growing catalogues. */
 export function routeRows(folder: string): Row[] {

@@ -7,6 +7,8 @@ export function planText({ routes, hindrances, says, searched, complete }: PlanR
     lines.push('', `${route.rank}. about ${Math.round(route.cost)}. ${route.says}`);
     for (const arrival of route.arrives) lines.push(`   ${arrival.says}`);
     if (route.lost) lines.push(`   ${route.lost.says}`);
+    route.steps.forEach(({ says }, index) => lines.push(`   ${index + 1}. ${says}.`));
+    for (const caution of route.cautions) lines.push(`   Caution. ${caution}`);
     if (route.also) {
       const more = route.also.buy.map(({ name }) => name).join(', ');
       lines.push(`   With the second recorder: ${more ? `also ${more}` : 'nothing more'}.`);

@@ -80,6 +80,8 @@ const Route = object({
   joints: { type: 'integer' },
   arrives: listOf(ref('Arrival')),
   says: text,
+  steps: listOf(object({ is: { enum: ['plug', 'set', 'see'] }, says: text })),
+  cautions: listOf(text),
   rig: ref('Rig'),
 });
 

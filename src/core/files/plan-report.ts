@@ -3,6 +3,7 @@ import { analyse } from '../judge';
 import type { Rig } from '../rig';
 import type { AlsoWorks, Hindrance, Item, Lost, Plan, Route } from '../search/route';
 import { arrivalReport, type ArrivalReport } from './check-report';
+import { cautionsFor, pluggingSteps, type PluggingStep } from '../words/plugging';
 import { sayHindrance, sayLost, sayPlan, sayRoute } from '../words/say-route';
 
 /** The public form of a route; `rig` is a full document that `check` takes. */
@@ -21,6 +22,9 @@ export interface RouteReport {
   readonly lost: (Lost & { readonly says: string }) | null;
   readonly also: AlsoWorks | null;
   readonly says: string;
+  /** The order of plugging in, what to set and when, and what one should see then. */
+  readonly steps: readonly PluggingStep[];
+  readonly cautions: readonly string[];
   readonly rig: Rig;
 }
 
@@ -56,6 +60,8 @@ function routeReport(route: Route): RouteReport {
     lost: route.lost ? { ...route.lost, says: sayLost(route.lost) } : null,
     also: route.also ?? null,
     says: sayRoute(route),
+    steps: pluggingSteps(rig),
+    cautions: cautionsFor(rig),
     rig,
   };
 }

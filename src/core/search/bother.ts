@@ -1,3 +1,5 @@
+import type { PartSetting } from '../parts';
+
 /** What one thing more to buy, and one joint more to make, is worth in money. Ours, and the user's to change. */
 export interface Bother {
   readonly piece: number;
@@ -7,3 +9,12 @@ export interface Bother {
 export const USUAL_BOTHER: Bother = { piece: 5, joint: 1 };
 /** Who wants few pieces pays for each that is spared. */
 export const FEW_PIECES: Bother = { piece: 40, joint: 8 };
+
+/** A knob turned down so far is touchy and brings up its noise, dB: a pad or a line input serves better. Common practice. */
+export const FAR_DOWN = 24;
+/** What touchy knobs weigh: more than a pad to buy, with a piece and a joint more. Ours. */
+export const TOUCHY = 25;
+
+/** Whether a knob stands far down without being shut. */
+export const isTouchy = (setting: PartSetting, value: unknown): boolean =>
+  setting.kind === 'knob' && typeof value === 'number' && value <= -FAR_DOWN && value > setting.from;

@@ -6,6 +6,7 @@ import type { Route } from '../../core/search/route';
 import { formatDb } from '../../core/units';
 import { money } from '../shared/money';
 import { VERDICT_SIGN } from '../shared/verdict-sign';
+import { lazily } from '../shared/lazily';
 import { cannot, settingsMade } from './route-words';
 import { RouteLadder } from './route-ladder';
 
@@ -26,6 +27,8 @@ function Fact({ name, children }: { name: string; children: string }) {
     </div>
   );
 }
+
+const PluggingList = lazily(() => import('./plugging-list').then((m) => m.PluggingList));
 
 /** One proved way: what arrives, its chain in small, what to get, on what it rests, and the way onto the Bench. */
 export function RouteCard({ route, currency, compared, compare, take, shop }: RouteCardProps) {
@@ -115,6 +118,10 @@ export function RouteCard({ route, currency, compared, compare, take, shop }: Ro
           {route.lost && <p className="text-soft">{sayLost(route.lost)}</p>}
         </div>
       </div>
+      <details className="fold mt-3">
+        <summary className="font-semibold">How to plug it in</summary>
+        <PluggingList rig={rig} />
+      </details>
       <footer className="mt-3 flex flex-wrap items-center gap-2">
         <button type="button" className="button button-main" onClick={take}>
           Take it to the Bench <ArrowRight size={16} aria-hidden />

@@ -4,8 +4,11 @@ import { shoppingCsv, shoppingLines } from '../../core/files/shopping-csv';
 import { itemName } from '../../core/words/say-route';
 import type { Route } from '../../core/search/route';
 import { money } from '../shared/money';
+import { lazily } from '../shared/lazily';
 import { saveFile } from '../shared/save-file';
 import { Sheet } from '../shared/sheet';
+
+const PluggingList = lazily(() => import('./plugging-list').then((m) => m.PluggingList));
 
 /** What a way needs from the shop: to save, or on paper. */
 export function ShoppingList({
@@ -57,6 +60,11 @@ export function ShoppingList({
           </table>
         )}
         <p className="text-soft mt-2 text-sm">Prices are typical and yours to correct.</p>
+        {route.own.length > 0 && (
+          <p className="mt-2">From the drawer: {route.own.map(itemName).join(', ')}.</p>
+        )}
+        <h3 className="mt-3 mb-1 font-bold">At home</h3>
+        <PluggingList rig={route.rig} />
       </div>
       <div className="mt-3 flex flex-wrap gap-2 print:hidden">
         <button

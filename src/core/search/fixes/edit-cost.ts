@@ -1,7 +1,7 @@
-import type { Part, PartSetting } from '../../parts';
-import { partIn, settingOf, laidParts, type Rig, type RigEdit } from '../../rig';
+import type { Part } from '../../parts';
+import { partIn, laidParts, type Rig, type RigEdit } from '../../rig';
 import type { Drawer } from '../drawer';
-import { USUAL_BOTHER } from '../bother';
+import { isTouchy, TOUCHY, USUAL_BOTHER } from '../bother';
 
 /** What an edit costs: the part that it needs, the money, and all of it in money. */
 export interface EditCost {
@@ -28,11 +28,6 @@ const BETWEEN = 4 + USUAL_BOTHER.joint;
 const OTHER_APP = 40;
 /** Who came with a microphone and a phone wants to use these. */
 const CAME_WITH = 60;
-/** A knob turned down so far is touchy and brings up its noise, dB: a pad or a line input serves better. Common practice. */
-export const FAR_DOWN = 24;
-/** Worth more than a pad to buy, with a joint and a piece more. */
-const FAR_TURNED = 25;
-
 const DOING: Readonly<Record<RigEdit['kind'], number>> = {
   set: AT_HAND,
   choose: AT_HAND,
@@ -67,17 +62,12 @@ export const neededPart = (edit: RigEdit): string | undefined =>
       ? edit.part
       : undefined;
 
-const settingFor = (rig: Rig, edit: Extract<RigEdit, { kind: 'set' }>) => {
+const turnsTouchy = (rig: Rig, edit: RigEdit): boolean => {
+  if (edit.kind !== 'set') return false;
   const laid = laidParts(rig).find(({ placed }) => placed.id === edit.part);
   const setting = laid?.part.settings?.find(({ id }) => id === edit.setting);
-  return laid && setting ? { setting, stands: settingOf(laid, setting.id) } : undefined;
+  return setting !== undefined && isTouchy(setting, edit.option);
 };
-
-/** Whether a knob goes far down without being shut. */
-function isFarDown(setting: PartSetting, stands: unknown, to: unknown): boolean {
-  if (setting.kind !== 'knob' || typeof stands !== 'number' || typeof to !== 'number') return false;
-  return to > setting.from && stands - to >= FAR_DOWN;
-}
 
 const isExchange = (edit: RigEdit): edit is Extract<RigEdit, { kind: 'swap' | 'remove' | 'bypass' }> =>
   edit.kind === 'swap' || edit.kind === 'remove' || edit.kind === 'bypass';
@@ -101,9 +91,7 @@ function toBuy(rig: Rig, part: Part | undefined, drawer: Drawer): { owned: boole
 export function costOfEdit(rig: Rig, edit: RigEdit, drawer: Drawer): EditCost {
   const part = neededPart(edit);
   const { owned, price } = toBuy(rig, part === undefined ? undefined : partIn(rig, part), drawer);
-  const found = edit.kind === 'set' ? settingFor(rig, edit) : undefined;
-  const far =
-    edit.kind === 'set' && found && isFarDown(found.setting, found.stands, edit.option) ? FAR_TURNED : 0;
+  const far = turnsTouchy(rig, edit) ? TOUCHY : 0;
   const last = bringsLast(rig, edit);
   const bother = DOING[edit.kind] + far + (owned ? 0 : USUAL_BOTHER.piece);
   return {

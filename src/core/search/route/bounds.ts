@@ -12,9 +12,22 @@ export interface Bounds {
   readonly from: (end: OpenEnd, passed: boolean) => number;
   /** From an open end over a part that is put on it, that part itself not counted. `passed`: what every chain has to lead through is behind, or is that part. */
   readonly over: (end: OpenEnd, part: Part, passed: boolean) => number;
+  /** From a port of which nothing is known but what it is, whatever lies on it. */
+  readonly fromPort: (port: Half) => number;
 }
 
-type Half = Pick<PartPort, 'connector' | 'gender'>;
+/** What was worked out for one goal, to be asked again from other beginnings. */
+export type KnownBounds = Map<string, Tables>;
+
+interface Tables {
+  readonly least: ReadonlyMap<string, number>;
+  /** By part and half: of the places at which it is entered. */
+  readonly overs: Map<string, ReadonlyMap<string, number>>;
+  /** By half. */
+  readonly halves: ReadonlyMap<string, number>;
+}
+
+export type Half = Pick<PartPort, 'connector' | 'gender'>;
 
 /** What the cheapest part from one spot to another weighs: any, one that lets a feed through, one that feeds. */
 interface Weights {
@@ -32,7 +45,7 @@ interface Edge {
 
 const none = (): Weights => ({ any: Infinity, passive: Infinity, feeding: Infinity });
 
-interface Graph {
+export interface Graph {
   /** By the spot that they lead to. */
   readonly into: ReadonlyMap<Spot, readonly Edge[]>;
   readonly halves: readonly Half[];
@@ -73,7 +86,7 @@ interface GraphStore {
 
 const graphs = new WeakMap<Pool, GraphStore>();
 
-function graphOf(
+export function graphOf(
   pool: Pool,
   purse: Purse,
   wanted: number,
@@ -200,6 +213,24 @@ function leastFrom(frame: Frame, last: number): ReadonlyMap<string, number> {
   return least;
 }
 
+const halfKey = ({ connector, gender }: Half): string => `${connector} ${gender}`;
+
+/** The half that a key of `keyOf` speaks of. */
+const halfIn = (key: string): string => {
+  const [connector = '', gender = ''] = key.replace(/^w?v?/, '').split(' ');
+  return `${connector} ${gender}`;
+};
+
+function tablesFor(frame: Frame, last: number): Tables {
+  const least = leastFrom(frame, last);
+  const halves = new Map<string, number>();
+  for (const [key, weight] of least) {
+    const half = halfIn(key);
+    halves.set(half, Math.min(halves.get(half) ?? Infinity, weight));
+  }
+  return { least, overs: new Map(), halves };
+}
+
 /** By place at which a part is entered: the least of the places at which it is left. */
 function leastOver(
   frame: Frame,
@@ -235,20 +266,23 @@ export function boundsTo(
   pool: Pool,
   purse: Purse,
   via?: ReadonlySet<Part>,
+  known: KnownBounds = new Map(),
 ): Bounds {
   const wanted = Math.max(0, ...starts.map(wantedBy));
   const twoSides = starts.some(({ analogue }) => analogue?.sides.startsWith('two'));
   const graph = graphOf(pool, purse, wanted, twoSides, via);
   const halves = [...graph.halves, ...starts.map(({ port }) => port)];
-  const kinds = [...new Map(halves.map((h) => [`${h.connector} ${h.gender}`, h])).values()];
+  const kinds = [...new Map(halves.map((h) => [halfKey(h), h])).values()];
   const frame: Frame = { goal, graph, kinds, wanted, twoSides, ...(via && { via }) };
-  const least = leastFrom(frame, costFor(0, 0, 1, purse).weight);
-  const overs = new Map<string, ReadonlyMap<string, number>>();
+  const key = `${wanted} ${twoSides} ${via !== undefined} ${kinds.map(halfKey).join()}`;
+  const tables = known.get(key) ?? tablesFor(frame, costFor(0, 0, 1, purse).weight);
+  known.set(key, tables);
+  const { least, overs } = tables;
   const oversOf = (part: Part, { connector, gender }: Half): ReadonlyMap<string, number> => {
-    const key = `${part.id} ${connector} ${gender}`;
-    const known = overs.get(key) ?? leastOver(frame, least, part, { connector, gender });
-    overs.set(key, known);
-    return known;
+    const of = `${part.id} ${connector} ${gender}`;
+    const found = overs.get(of) ?? leastOver(frame, least, part, { connector, gender });
+    overs.set(of, found);
+    return found;
   };
   const best = (end: OpenEnd, passed: boolean, weights: ReadonlyMap<string, number>): number => {
     const wanting = wantedBy(end) > 0;
@@ -260,5 +294,6 @@ export function boundsTo(
   return {
     from: (end, passed) => best(end, passed, least),
     over: (end, part, passed) => best(end, passed, oversOf(part, end.port)),
+    fromPort: (port) => tables.halves.get(halfKey(port)) ?? Infinity,
   };
 }

@@ -1,6 +1,6 @@
 import { type Part, type PartPort, isPassiveLink } from '../../parts';
 import type { OpenEnd } from '../ends';
-import { boundsTo, type Bounds } from './bounds';
+import { boundsTo, type Bounds, type KnownBounds } from './bounds';
 import { Heap } from '../heap';
 import {
   compareCosts,
@@ -74,6 +74,8 @@ export interface ChainSearch {
   readonly via?: ReadonlySet<Part>;
   /** The most that may be spent. */
   readonly budget?: number;
+  /** What was worked out for this goal before. */
+  readonly known?: KnownBounds;
   /** Whether a chain over these parts is another with something needless in it, whatever follows. */
   readonly needless?: (parts: readonly Part[]) => boolean;
   /** Chains that cost more than this are not wanted any more. */
@@ -126,7 +128,8 @@ export class ChainFinder {
   constructor(private readonly search: ChainSearch) {
     this.prices = new Map(search.pool.parts.map((part) => [part.id, part.price]));
     const { goal: part, ports, accepts, purse } = search;
-    this.least = boundsTo({ part, ports, accepts }, search.starts, search.pool, purse, search.via);
+    const goal = { part, ports, accepts };
+    this.least = boundsTo(goal, search.starts, search.pool, purse, search.via, search.known);
     for (const end of search.starts) {
       this.grow({
         from: end.port,

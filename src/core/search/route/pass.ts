@@ -31,6 +31,7 @@ import { repairsOf } from './repairs';
 import type { RouteRequest } from './request';
 import { overruns } from './runs';
 import { passesCharge, streamsOf, type Ground, type Stream } from './streams';
+import { isTouchy } from './touchy';
 import { keepsWishes, meets } from './wishes';
 
 /** The part that a request names. */
@@ -104,6 +105,8 @@ export class Search {
     ground: Omit<Ground, 'ceiling' | 'extra' | 'needless'>,
     private readonly pass: Pass,
     private readonly count: number,
+    /** What a narrower search of the same pass has found. */
+    known: readonly Found[] = [],
   ) {
     this.stock = { parts, purse: ground.purse };
     const extra = supplyExtra(parts, ground.purse);
@@ -115,6 +118,7 @@ export class Search {
     });
     this.streams = streams.map((stream) => ({ stream, bound: stream.bound }));
     this.surcharge = leastExtra(request, parts, ground.purse);
+    this.adopt(known);
   }
 
   private offer(layout: Layout): void {
@@ -141,7 +145,8 @@ export class Search {
     this.judged += 1;
     const { rig, judged } = settle(rigOf(layout, this.request));
     if (meets(layout, judged, this.request) && keepsWishes(layout, this.request.wishes ?? {})) {
-      this.keep({ layout, rig, judged, cost, kind: layout.kind, overruns: overruns(layout) });
+      const [long, touchy] = [overruns(layout), isTouchy(rig)];
+      this.keep({ layout, rig, judged, cost, kind: layout.kind, overruns: long, touchy });
       return;
     }
     if (judged.verdict === 'clean' || isHopeless(judged)) return;
@@ -196,8 +201,27 @@ export class Search {
     return weights.length > 0 ? Math.min(...weights) : undefined;
   }
 
+  private diving: Generator<void> | undefined = this.dive();
+
+  /** One step more; false when nothing better can follow. */
+  proceed(): boolean {
+    if (this.diving && !this.diving.next().done) return true;
+    this.diving = undefined;
+    return this.step();
+  }
+
+  /** Takes over what another search of the same pass has found. */
+  adopt(found: readonly Found[]): void {
+    for (const one of found) {
+      const key = keyOf(one.layout);
+      if (this.seen.has(key)) continue;
+      this.seen.add(key);
+      this.keep(one);
+    }
+  }
+
   /** The cheapest layout of each shape is looked at before any is searched to its end: what is found bounds the rest. */
-  *dive(): Generator<void> {
+  private *dive(): Generator<void> {
     if (this.streams.length < 2) return;
     for (const one of [...this.streams].sort(
       (a, b) => (a.bound?.weight ?? Infinity) - (b.bound?.weight ?? Infinity),
@@ -227,8 +251,7 @@ export class Search {
     return this.ceiling && least > this.ceiling.weight ? Infinity : least;
   }
 
-  /** One step; false when nothing better can follow. */
-  step(): boolean {
+  private step(): boolean {
     const waiting = this.waiting.peek();
     const cheapest = this.cheapest();
     const bound = cheapest?.bound && plus(cheapest.bound, this.surcharge);

@@ -13,13 +13,8 @@ const KNOWN_FAULTS: Readonly<Record<string, string>> = {
     'a floating receiver records through exchanged contacts, which the engine finds clean; practice takes the pinout adapter',
   'two TRS clip-ons into one phone: a splitter with two microphone sockets':
     'two capsules in parallel load the microphone line under 1 kΩ, which the engine says blocks; practice tries it',
-  'a guitar to a headset jack: the guitar’s mobile interface':
-    'the padded line lead costs less and is clear enough by our measure',
   'a guitar to a USB-C tablet: a small interface on its instrument input':
     'the padded line lead costs less and is clear enough by our measure',
-  'a stereo keyboard into a USB-C phone': 'pad and converter cable cost less than the line streamer',
-  'a record deck into a USB-C phone, stereo: the line streamer and two RCA leads':
-    'pad and converter cable cost less than the line streamer',
   'a mixer with RCA outputs alone, in stereo to a USB-C phone: the line streamer':
     'the converter cable costs less than the line streamer',
   'an XLR microphone to tablet and camera at once: an interface whose second output feeds the camera':

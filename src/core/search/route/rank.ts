@@ -1,8 +1,9 @@
 import { EVIDENCE_KINDS, type Evidence } from '../../apps';
 import type { Outcome } from '../../judge';
-import { isPassiveLink, type Part } from '../../parts';
+import { CATALOGUE, isPassiveLink, type Part } from '../../parts';
 import { overNoise } from '../settings';
 import type { Rig } from '../../rig';
+import { TOUCHY } from '../bother';
 import { suppliedPorts } from './charging';
 import type { Cost } from './inventory';
 import { between, isTaken, pieceOf, type Layout } from './layout';
@@ -17,6 +18,8 @@ export interface Found {
   readonly kind: string;
   /** Unbalanced runs longer than practice allows. */
   readonly overruns: number;
+  /** A line output is kept from clipping a microphone input by knobs alone. */
+  readonly touchy: boolean;
 }
 
 /** The weaker of what the arrivals rest on; 0 is best. */
@@ -32,9 +35,17 @@ export const qualityOf = (judged: Outcome): number => Math.round(Math.min(...jud
 const CLEAR = 45;
 const HISS = 1;
 
-/** Money and bother, and what a hiss weighs. */
-export const weightOf = ({ cost, judged }: Pick<Found, 'cost' | 'judged'>): number =>
-  cost.weight + HISS * Math.max(0, CLEAR - qualityOf(judged));
+type Weighed = Pick<Found, 'cost' | 'judged' | 'touchy'>;
+
+/** Money and bother, and what a hiss and touchy knobs weigh. */
+export const weightOf = ({ cost, judged, touchy }: Weighed): number =>
+  cost.weight + HISS * Math.max(0, CLEAR - qualityOf(judged)) + (touchy ? TOUCHY : 0);
+
+const PLACES: ReadonlyMap<string, number> = new Map(CATALOGUE.map(({ id }, index) => [id, index]));
+
+/** The catalogue names the commoner things first: of what weighs the same those are taken. */
+const uncommonness = ({ layout }: Found): number =>
+  between(layout).reduce((sum, { id }) => sum + (PLACES.get(id) ?? CATALOGUE.length), 0);
 
 /** How routes are compared, the first difference deciding: evidence, runs too long, money and bother, quality, joints. Who wants the best sound has quality before money. */
 export const compareFound =
@@ -45,7 +56,8 @@ export const compareFound =
     (prefer === 'sound' ? qualityOf(b.judged) - qualityOf(a.judged) : 0) ||
     sign(weightOf(a) - weightOf(b)) ||
     qualityOf(b.judged) - qualityOf(a.judged) ||
-    a.cost.joints - b.cost.joints;
+    a.cost.joints - b.cost.joints ||
+    uncommonness(a) - uncommonness(b);
 
 /** What costs more than so many times the best, and so much, is no answer to the same question. Our own limit. */
 const SENSIBLE = { times: 1.5, plus: 20 };
@@ -54,8 +66,7 @@ const SENSIBLE = { times: 1.5, plus: 20 };
 const sign = (difference: number): number => (Math.abs(difference) < 1e-6 ? 0 : difference);
 
 /** The most that a further route may weigh beside the best. */
-export const sensibleBeside = (best: Pick<Found, 'cost' | 'judged'>): number =>
-  weightOf(best) * SENSIBLE.times + SENSIBLE.plus;
+export const sensibleBeside = (best: Weighed): number => weightOf(best) * SENSIBLE.times + SENSIBLE.plus;
 
 /** Less than this much clearer of the noise is no reason for another part, dB. Our own limit. */
 const WORTH_A_PART = 6;

@@ -115,32 +115,69 @@ function passesOf(grades: readonly number[], request: RouteRequest): Pass[] {
   return grades.flatMap((grade) => (far ? [false, true] : [true]).map((longRuns) => ({ grade, longRuns })));
 }
 
-/** Runs a pass to its end, or as far as the limits let it; gives the weight under which nothing is left unseen. */
-function* runOf(
-  run: Search,
-  limits: SearchLimits,
-  began: number,
-  before: Pick<Progress, 'found' | 'judged'>,
-): Generator<Progress, number> {
-  const told = (ruledOut: number): Progress => ({
-    judged: before.judged + run.judged,
-    found: before.found + run.found.length,
-    ruledOut,
-  });
-  const late = () => {
-    const nothing = before.found + run.found.length === 0;
-    const most = limits.milliseconds * (nothing ? PATIENCE : 1);
-    return performance.now() - began > most || run.steps + run.judged > (limits.steps ?? Infinity);
-  };
-  for (const _ of run.dive()) {
-    yield told(0);
-    if (late()) break;
-  }
-  while (run.step()) {
-    if (late()) return Math.min(run.least ?? Infinity, run.cut);
-    if (run.steps % 64 === 0) yield told(run.least ?? 0);
+/** A search that has not ended after so many steps waits until chains of so few parts were searched to their end: what they give bounds the rest. */
+const PLAIN_STEPS = 1200;
+const SHORT = 3;
+/** Of the time that a search has, so much goes to short chains at the most. */
+const SHORT_SHARE = 0.4;
+
+/** What went before a run: routes found, layouts judged, steps taken. */
+interface Before {
+  readonly found: number;
+  readonly judged: number;
+  readonly steps: number;
+}
+
+/** The work of a run, in open ends and layouts looked at. */
+const workOf = (run: Search): number => run.steps + run.judged;
+
+/** Whether a run has had its time or its steps; while nothing is found it has more. */
+const isLate = (run: Search, limits: SearchLimits, began: number, before: Before): boolean => {
+  const nothing = before.found + run.found.length === 0;
+  const most = limits.milliseconds * (nothing ? PATIENCE : 1);
+  return performance.now() - began > most || before.steps + workOf(run) > (limits.steps ?? Infinity);
+};
+
+/** Goes on with a run to its end, or until it is to stop; gives the weight under which nothing is left unseen. */
+function* goOn(run: Search, stop: () => boolean, before: Before): Generator<Progress, number> {
+  while (run.proceed()) {
+    if (stop()) return Math.min(run.least ?? Infinity, run.cut);
+    if (run.steps % 64 === 0)
+      yield {
+        judged: before.judged + run.judged,
+        found: before.found + run.found.length,
+        ruledOut: run.least ?? 0,
+      };
   }
   return run.cut;
+}
+
+/** What a pass came to: its search, what weight it ruled out, and the work of a search over short chains on the way. */
+interface Passed {
+  readonly run: Search;
+  readonly left: number;
+  readonly more: { readonly judged: number; readonly steps: number };
+}
+
+/** One pass: at once to its end where that is near, else by way of short chains. */
+function* passed(
+  begin: (longest: number, known?: readonly Found[]) => Search,
+  limits: SearchLimits,
+  began: number,
+  before: Before,
+): Generator<Progress, Passed> {
+  const late = (one: Search, share: number, earlier = before) =>
+    isLate(one, { ...limits, milliseconds: limits.milliseconds * share }, began, earlier);
+  const run = begin(limits.longest);
+  const isLong = () => SHORT < limits.longest && workOf(run) >= PLAIN_STEPS;
+  const left = yield* goOn(run, () => isLong() || late(run, 1), before);
+  if (!isLong()) return { run, left, more: { judged: 0, steps: 0 } };
+  const short = begin(SHORT, run.found);
+  yield* goOn(short, () => late(short, SHORT_SHARE), before);
+  run.adopt(short.found);
+  const more = { judged: short.judged, steps: workOf(short) };
+  const earlier = { ...before, steps: before.steps + more.steps };
+  return { run, left: yield* goOn(run, () => late(run, 1, earlier), earlier), more };
 }
 
 /**
@@ -162,6 +199,7 @@ export function* search(
   let found: Found[] = [];
   let searched = 0;
   let ruledOut = Infinity;
+  let steps = 0;
   for (const pass of passesOf(grades, request)) {
     if (found.length >= limits.count) break;
     const ground = {
@@ -180,10 +218,13 @@ export function* search(
       takes: (recorder: Piece, end: Parameters<typeof wayAt>[0]) =>
         (byRecorder.get(recorder)?.get(wayAt(end)) ?? Infinity) <= pass.grade,
     };
-    const run = new Search(request, parts, ground, pass, limits.count);
-    const before = { found: found.length, judged: searched };
-    ruledOut = Math.min(ruledOut, yield* runOf(run, limits, began, before));
-    searched += run.judged;
+    const before: Before = { found: found.length, judged: searched, steps };
+    const begin = (longest: number, known?: readonly Found[]) =>
+      new Search(request, parts, { ...ground, longest }, pass, limits.count, known);
+    const { run, left, more } = yield* passed(begin, limits, began, before);
+    searched += run.judged + more.judged;
+    steps += workOf(run) + more.steps;
+    ruledOut = Math.min(ruledOut, left);
     found = bestOf([...found, ...run.found], limits.count, request.prefer);
   }
   return {

@@ -3,7 +3,9 @@ import { contactsOf } from '../../plugs';
 import { couldRecord, isDigital, passes, sourceEnds, type OpenEnd } from '../ends';
 import { distanceDb, dbSpl, metres, type DbSpl } from '../../units';
 import { VOICE_LEVEL, WORN } from '../../engine/flow';
+import { boundsTo, type Goal, type KnownBounds } from './bounds';
 import { ChainFinder, type PartChain } from './chains';
+import { reachFrom } from './reach';
 import { chargeSockets, chargesThrough } from './charging';
 import { costOfOneMore, NOTHING, plus, useOf, type Cost, type Purse } from './inventory';
 import { withChain, withPiece, type Layout, type Piece } from './layout';
@@ -112,7 +114,42 @@ function viaFar(pool: Pool, starts: readonly OpenEnd[]): ReadonlySet<Part> {
 /** Legs that ask for the same way are one. */
 class LegStore {
   private readonly legs = new Map<string, Leg>();
+  private readonly known = new Map<string, KnownBounds>();
+  private readonly reaches = new Map<string, ReturnType<typeof reachFrom>>();
   constructor(private readonly ground: Ground) {}
+
+  private knownTo(recorder: Piece): KnownBounds {
+    const key = this.keyOf(recorder);
+    const known = this.known.get(key) ?? new Map();
+    this.known.set(key, known);
+    return known;
+  }
+
+  /** The least that a leg from a source to a part can weigh. */
+  leastTo(source: Piece, middle: Part): number {
+    const key = this.keyOf(source);
+    const { ground } = this;
+    const reach = this.reaches.get(key) ?? reachFrom(endsOfSource(ground, source), ground.pool, ground.purse);
+    this.reaches.set(key, reach);
+    return reach(entriesOf(middle));
+  }
+
+  /** The least that a leg from some port of a part to a recorder can weigh. */
+  leastFrom(middle: Part, recorder: Piece): number {
+    const { ground } = this;
+    const goal = this.goalAt(recorder);
+    const { fromPort } = boundsTo(goal, [], ground.pool, ground.purse, undefined, this.knownTo(recorder));
+    const ports = middle.ports.filter(({ direction }) => direction !== 'in');
+    return Math.min(Infinity, ...ports.map(fromPort));
+  }
+
+  private goalAt(recorder: Piece): Goal {
+    return {
+      part: recorder.part,
+      ports: recorder.part.ports.filter((port) => port.direction !== 'out'),
+      accepts: (port, end) => this.ground.takes(recorder, end) && couldRecord(recorder.part, port, end),
+    };
+  }
 
   private leg(key: string, make: () => ChainFinder): Leg {
     const known = this.legs.get(key) ?? new Leg(make());
@@ -130,10 +167,13 @@ class LegStore {
     const { ground } = this;
     return this.leg(`${from} > ${this.keyOf(recorder)}`, () => {
       const [first] = starts;
+      const { ports, accepts } = this.goalAt(recorder);
       return new ChainFinder({
         starts,
         goal: recorder.part,
-        ports: recorder.part.ports.filter((port) => port.direction !== 'out'),
+        ports,
+        accepts,
+        known: this.knownTo(recorder),
         pool: ground.pool,
         purse: ground.purse,
         longest: ground.longest,
@@ -145,7 +185,6 @@ class LegStore {
         ...(ground.charge && chargesThrough(recorder.part) && { via: viaCharge(ground.pool) }),
         ...(ground.far && !ground.middle && { via: viaFar(ground.pool, starts) }),
         ...(first?.part.power && { extra: ground.extra }),
-        accepts: (port, end) => ground.takes(recorder, end) && couldRecord(recorder.part, port, end),
       });
     });
   }
@@ -193,17 +232,22 @@ const layLegs = (
     layout,
   );
 
-/** A stream over combinations of legs. */
+/** A stream over combinations of legs; `least`: all of them weigh no less. */
 function over(
   make: () => Legs,
   extra: Cost,
+  least: () => number,
   lay: (chains: readonly PartChain[]) => Layout | undefined,
 ): Stream {
-  // Legs are begun when nothing cheaper is left: until then the stream costs at the least what stands in its middle.
+  // Legs are begun when nothing cheaper is left: until then the stream costs at the least what stands in its middle, and what leads there.
   let legs: Legs | undefined;
+  let before: Cost | undefined;
   return {
     get bound() {
-      if (!legs) return extra;
+      if (!legs) {
+        before ??= plus(extra, { ...NOTHING, weight: least() });
+        return Number.isFinite(before.weight) ? before : undefined;
+      }
       const rest = legs.bound;
       return rest && plus(rest, extra);
     },
@@ -227,11 +271,16 @@ function intoRecorder(ground: Ground, store: LegStore): Stream[] {
   if (!recorder || ground.recorders.length > 1) return [];
   const legs = () => new Legs(ground.sources.map((source) => store.fromSource(source, recorder)));
   return [
-    over(legs, NOTHING, (chains) => {
-      const wanted = chains.map((chain) => chain.to);
-      const ports = chains.length === 1 ? wanted : assign(recorder.part, wanted, ground.apart);
-      return ports && layLegs(bare(ground), ground, chains, recorder.id, ports);
-    }),
+    over(
+      legs,
+      NOTHING,
+      () => 0,
+      (chains) => {
+        const wanted = chains.map((chain) => chain.to);
+        const ports = chains.length === 1 ? wanted : assign(recorder.part, wanted, ground.apart);
+        return ports && layLegs(bare(ground), ground, chains, recorder.id, ports);
+      },
+    ),
   ];
 }
 
@@ -241,13 +290,17 @@ function outOfSource(ground: Ground, store: LegStore): Stream[] {
   if (!source || ground.sources.length > 1 || ground.recorders.length < 2) return [];
   const legs = () => new Legs(ground.recorders.map((recorder) => store.fromSource(source, recorder, true)));
   return [
-    over(legs, NOTHING, (chains) =>
-      distinct(chains.map((chain) => chain.from.id))
-        ? chains.reduce(
-            (grown, chain, index) => withChain(grown, source.id, chain, ground.recorders[index]?.id ?? ''),
-            bare(ground),
-          )
-        : undefined,
+    over(
+      legs,
+      NOTHING,
+      () => 0,
+      (chains) =>
+        distinct(chains.map((chain) => chain.from.id))
+          ? chains.reduce(
+              (grown, chain, index) => withChain(grown, source.id, chain, ground.recorders[index]?.id ?? ''),
+              bare(ground),
+            )
+          : undefined,
     ),
   ];
 }
@@ -272,7 +325,10 @@ function through(ground: Ground, store: LegStore, middle: Part): Stream {
       ...sources.map((source) => store.toMiddle(source, middle)),
       ...recorders.map((recorder) => store.toRecorder(middle.id, outOf(ground, middle), recorder)),
     ]);
-  return over(legs, own, (chains) => {
+  const least = () =>
+    sources.reduce((sum, source) => sum + store.leastTo(source, middle), 0) +
+    recorders.reduce((sum, recorder) => sum + store.leastFrom(middle, recorder), 0);
+  return over(legs, own, least, (chains) => {
     const [into, out] = [chains.slice(0, sources.length), chains.slice(sources.length)];
     const ports = assign(
       middle,

@@ -1,6 +1,6 @@
 import { findingKey, type Finding, type Severity } from '../../checks';
 import { allFacts, type Facts } from '../../engine';
-import { outcomeFrom, type Outcome } from '../../judge';
+import { bareOutcomeFrom, type Outcome } from '../../judge';
 import { applyEdit, type Rig, type RigEdit } from '../../rig';
 import { gainEdits } from './gains';
 import { isLevel, isWiredWrong, switchesFor } from './switches';
@@ -59,7 +59,7 @@ interface State extends Settled {
 
 function judgedAt(rig: Rig, runs: number): State {
   const facts = allFacts(rig);
-  const judged = outcomeFrom(facts);
+  const judged = bareOutcomeFrom(facts);
   return { rig, facts: facts[0], judged, score: scoreOf(judged), runs };
 }
 

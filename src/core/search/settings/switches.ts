@@ -1,6 +1,6 @@
 import { checkOf, type Cure, type Finding } from '../../checks';
 import { appOf } from '../../engine/flow';
-import type { PartSetting } from '../../parts';
+import type { Part, PartSetting } from '../../parts';
 import { choiceOf, laidParts, settingOf, type LaidPart, type Rig, type RigEdit } from '../../rig';
 import { own } from '../../schema';
 import { feedingSwitches } from './feeding';
@@ -39,19 +39,33 @@ function chosen(laid: LaidPart, wanted: (id: string) => boolean): RigEdit[] {
     );
 }
 
-/** Whether a switch would do nothing there but shut what passes: that cures nothing which has no other name. */
-function closes({ part }: LaidPart, edit: RigEdit): boolean {
-  if (edit.kind !== 'set') return false;
-  const uses = (part.paths ?? []).flatMap(({ gain }) =>
-    gain.flatMap((one) =>
-      typeof one === 'object' && 'setting' in one && one.setting === edit.setting ? [one] : [],
-    ),
+const closings = new WeakMap<Part, ReadonlySet<string>>();
+
+/** Places at which a switch does nothing but shut what passes, as "setting option". */
+function closingPlaces(part: Part): ReadonlySet<string> {
+  const known = closings.get(part);
+  if (known) return known;
+  const uses = new Map<string, Readonly<Record<string, unknown>>[]>();
+  for (const { gain } of part.paths ?? [])
+    for (const one of gain)
+      if (typeof one === 'object' && 'setting' in one)
+        uses.set(one.setting, [...(uses.get(one.setting) ?? []), one.values]);
+  const found = new Set(
+    (part.settings ?? []).flatMap((setting) => {
+      const values = uses.get(setting.id);
+      if (!values || setting.kind !== 'switch') return [];
+      return setting.options
+        .filter(({ id }) => values.every((one) => !Number.isFinite(own(one, id) ?? -Infinity)))
+        .map(({ id }) => `${setting.id} ${id}`);
+    }),
   );
-  return (
-    uses.length > 0 &&
-    uses.every(({ values }) => !Number.isFinite(own(values, String(edit.option)) ?? -Infinity))
-  );
+  closings.set(part, found);
+  return found;
 }
+
+/** Whether a switch would do nothing there but shut what passes: that cures nothing which has no other name. */
+const closes = ({ part }: LaidPart, edit: RigEdit): boolean =>
+  edit.kind === 'set' && closingPlaces(part).has(`${edit.setting} ${edit.option}`);
 
 /** Switches that might cure a finding, the one that it names first; the same edit only once. */
 export function switchesFor(rig: Rig, finding: Finding): RigEdit[] {

@@ -1,0 +1,27 @@
+import { FAR_DOWN } from '../bother';
+import { analyse } from '../../judge';
+import { partOf, type Rig } from '../../rig';
+import type { Chain, Stage } from '../../engine/flow';
+
+const roomOf = ({ clipLevel, peak }: Stage): number => (clipLevel === null ? NaN : clipLevel - peak);
+
+/** Whether a person turns a stage's part by knobs. */
+const hasKnobs = (rig: Rig, { placed }: Stage): boolean =>
+  (partOf(rig, placed)?.settings ?? []).some(({ kind }) => kind === 'knob');
+
+const isMisfit = (rig: Rig, { stages }: Chain): boolean => {
+  const last = stages.at(-1);
+  return (
+    last !== undefined &&
+    stages.some(
+      (stage) =>
+        stage.is === 'output' &&
+        stage.placed !== last.placed &&
+        hasKnobs(rig, stage) &&
+        roomOf(stage) - roomOf(last) >= FAR_DOWN,
+    )
+  );
+};
+
+/** A mixer's line output into a microphone input, kept from clipping by its knobs alone: a pad or a line input serves better. */
+export const isTouchy = (rig: Rig): boolean => analyse(rig).chains.some((chain) => isMisfit(rig, chain));

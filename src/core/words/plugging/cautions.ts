@@ -1,0 +1,29 @@
+import { isWornToListen } from '../../parts';
+import { laidParts, type Rig } from '../../rig';
+import { turnedIn } from './settings';
+
+/** What hurts ears, gear or people in a rig, and who is to be asked. */
+export function cautionsFor(rig: Rig): string[] {
+  const parts = laidParts(rig).map(({ part }) => part);
+  const phantom = turnedIn(rig).some(({ is }) => is === 'phantom');
+  const mains = parts.some(({ stands }) => stands === 'wall' || stands === 'table');
+  const radio = parts.some(
+    ({ family, ports }) => family === 'receiver' || ports.some((p) => p.connector === 'radio'),
+  );
+  return [
+    ...(phantom
+      ? ['48 V phantom: levels down and phantom off before anything is plugged or pulled (common practice).']
+      : []),
+    ...(parts.some(isWornToListen)
+      ? [
+          'Headphones off the ears while plugging, level up from zero; 80 dBA for 40 h a week is the most (ITU-T H.870).',
+        ]
+      : []),
+    ...(mains
+      ? [
+          'Mains: sound, earthed supplies only, never defeat an earth; outdoors or in the wet residual-current protection and a qualified person. Local rules come first.',
+        ]
+      : []),
+    ...(radio ? ['Radio: frequencies and power by the local rules.'] : []),
+  ];
+}

@@ -1,0 +1,86 @@
+import { appOf } from '../../engine/flow';
+import { isSupply, isWornToListen } from '../../parts';
+import { laidParts, partOf, portOf, type Joint, type Rig } from '../../rig';
+import { ladder } from '../../views';
+import { capital, nameOf } from '../words';
+import { chosenIn, turnedIn, type Turned } from './settings';
+
+/** A thing to do, in its order, or what one should see then. */
+export interface PluggingStep {
+  readonly is: 'plug' | 'set' | 'see';
+  readonly says: string;
+}
+
+/** By radio nothing is plugged. */
+const isPlugged = (rig: Rig, { plug }: Joint): boolean => portOf(rig, plug)?.connector !== 'radio';
+
+function sayJoint(rig: Rig, { plug, jack }: Joint): string {
+  const [own, socket] = [portOf(rig, plug)?.name ?? plug.port, portOf(rig, jack)?.name ?? jack.port];
+  const which = (partOf(rig, plug.part)?.ports.length ?? 0) > 1 ? `, ${own},` : '';
+  return `Plug ${nameOf(rig, plug.part)}${which} into the ${socket} of ${nameOf(rig, jack.part)}`;
+}
+
+/** First what feeds, then along the lead from the source on, what goes into the recorder last, and headphones after that. */
+function turnOf(rig: Rig, joint: Joint, places: ReadonlyMap<string, number>): number {
+  const ids = [joint.plug.part, joint.jack.part];
+  const parts = ids.flatMap((id) => partOf(rig, id) ?? []);
+  const at = Math.max(...ids.map((id) => places.get(id) ?? 0));
+  if (parts.some(isWornToListen)) return 4000 + at;
+  if (parts.some(({ host }) => host)) return 3000 + at;
+  return (parts.some(isSupply) ? 1000 : 2000) + at;
+}
+
+const set = (turned: readonly Turned[]): PluggingStep[] =>
+  turned.map(({ says }) => ({ is: 'set', says: `Set ${says}` }));
+
+/** Devices that show by a light of their own whether they are fed and known. */
+const hasLight = (rig: Rig): string[] =>
+  laidParts(rig)
+    .filter(({ part }) => part.bus?.registersAs === 'audio' && (part.captures ?? []).length > 0)
+    .map(({ placed }) => nameOf(rig, placed.id));
+
+function seen(rig: Rig): PluggingStep[] {
+  const lights = hasLight(rig).map(
+    (name) => `The light of ${name} may blink off and on when the phone joins: allow it some seconds`,
+  );
+  const apps = rig.purpose.recorders.flatMap((id) => {
+    const laid = laidParts(rig).find(({ placed }) => placed.id === id);
+    const app = laid && appOf(laid);
+    if (!app) return [];
+    return app.decides.own
+      ? [`${capital(app.name)} lists what is plugged in: it is to stand there, not the own microphone`]
+      : [`${capital(app.name)} may show nothing: only a test tells`];
+  });
+  const test = 'Record a few words, tap each microphone once, and play it back: the taps are to be loud';
+  return [...lights, ...apps, test].map((says) => ({ is: 'see', says }));
+}
+
+/** The order of plugging in (common practice: mains, hub, device, then the phone; phantom and levels last), and what one sees then. */
+export function pluggingSteps(rig: Rig): PluggingStep[] {
+  const places = new Map(ladder(rig).map(({ placed }, index) => [placed, index]));
+  const joints = rig.joints
+    .filter((joint) => isPlugged(rig, joint))
+    .map((joint) => ({ joint, turn: turnOf(rig, joint, places) }))
+    .sort((a, b) => a.turn - b.turn);
+  const turned = turnedIn(rig);
+  const of = (...kinds: readonly Turned['is'][]) => set(turned.filter(({ is }) => kinds.includes(is)));
+  const plugs = (from: number, to: number): PluggingStep[] =>
+    joints
+      .filter(({ turn }) => turn >= from && turn < to)
+      .map(({ joint }) => ({ is: 'plug', says: sayJoint(rig, joint) }));
+  const apps = rig.purpose.recorders.flatMap((id): PluggingStep[] => {
+    const laid = laidParts(rig).find(({ placed }) => placed.id === id);
+    const app = laid && appOf(laid);
+    return app ? [{ is: 'set', says: `Open ${app.name} on ${nameOf(rig, id)}` }] : [];
+  });
+  return [
+    ...plugs(1000, 2000),
+    ...of('power', 'switch'),
+    ...plugs(2000, 5000),
+    ...of('phantom'),
+    ...of('level'),
+    ...apps,
+    ...chosenIn(rig).map((says): PluggingStep => ({ is: 'set', says: `Choose there ${says}` })),
+    ...seen(rig),
+  ];
+}
