@@ -25,7 +25,7 @@ export function ShoppingList({
   const total = lines.reduce((sum, line) => sum + line.total, 0);
   return (
     <Sheet title={`Shopping list: ${route.rig.name}`} open onOpenChange={(open) => !open && close()}>
-      <div className="paper overflow-y-auto">
+      <div className="paper overflow-y-auto" tabIndex={0} role="group" aria-label="List and steps">
         {lines.length === 0 ? (
           <p>Nothing is to be bought: everything is in the drawer.</p>
         ) : (

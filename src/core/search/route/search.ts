@@ -116,7 +116,7 @@ function passesOf(grades: readonly number[], request: RouteRequest): Pass[] {
 }
 
 /** A search that has not ended after so many steps waits until chains of so few parts were searched to their end: what they give bounds the rest. */
-const PLAIN_STEPS = 1200;
+const PLAIN_STEPS = 2000;
 const SHORT = 3;
 /** Of the time that a search has, so much goes to short chains at the most. */
 const SHORT_SHARE = 0.4;
@@ -128,8 +128,10 @@ interface Before {
   readonly steps: number;
 }
 
-/** The work of a run, in open ends and layouts looked at. */
-const workOf = (run: Search): number => run.steps + run.judged;
+/** A layout that is settled and judged takes as long as so many open ends. */
+const JUDGING = 50;
+/** The work of a run, in open ends looked at. */
+const workOf = (run: Search): number => run.steps + JUDGING * run.judged;
 
 /** Whether a run has had its time or its steps; while nothing is found it has more. */
 const isLate = (run: Search, limits: SearchLimits, began: number, before: Before): boolean => {
@@ -152,6 +154,13 @@ function* goOn(run: Search, stop: () => boolean, before: Before): Generator<Prog
   return run.cut;
 }
 
+/** A share of the limits. */
+const shared = (limits: SearchLimits, share: number): SearchLimits => ({
+  ...limits,
+  milliseconds: limits.milliseconds * share,
+  ...(limits.steps !== undefined && { steps: limits.steps * share }),
+});
+
 /** What a pass came to: its search, what weight it ruled out, and the work of a search over short chains on the way. */
 interface Passed {
   readonly run: Search;
@@ -167,7 +176,7 @@ function* passed(
   before: Before,
 ): Generator<Progress, Passed> {
   const late = (one: Search, share: number, earlier = before) =>
-    isLate(one, { ...limits, milliseconds: limits.milliseconds * share }, began, earlier);
+    isLate(one, shared(limits, share), began, earlier);
   const run = begin(limits.longest);
   const isLong = () => SHORT < limits.longest && workOf(run) >= PLAIN_STEPS;
   const left = yield* goOn(run, () => isLong() || late(run, 1), before);

@@ -39,7 +39,7 @@ describe('the order of plugging in (common practice: mains, hub, device, then th
 
   it('names plug and socket', () => {
     expect(says('pack-headset-jack.json')).toContain(
-      'Plug TRS-to-TRRS patch cable, end with three dark bands, into the headset jack of Phone, CTIA headset jack',
+      'Plug TRS-to-TRRS patch cable (end with three dark bands) into the headset jack of Phone, CTIA headset jack',
     );
   });
 

@@ -16,7 +16,7 @@ const isPlugged = (rig: Rig, { plug }: Joint): boolean => portOf(rig, plug)?.con
 
 function sayJoint(rig: Rig, { plug, jack }: Joint): string {
   const [own, socket] = [portOf(rig, plug)?.name ?? plug.port, portOf(rig, jack)?.name ?? jack.port];
-  const which = (partOf(rig, plug.part)?.ports.length ?? 0) > 1 ? `, ${own},` : '';
+  const which = (partOf(rig, plug.part)?.ports.length ?? 0) > 1 ? ` (${own})` : '';
   return `Plug ${nameOf(rig, plug.part)}${which} into the ${socket} of ${nameOf(rig, jack.part)}`;
 }
 
