@@ -18,6 +18,25 @@ async function asks(page: Page, source: string, host: string): Promise<void> {
 
 const wish = (page: Page, says: string) => page.click(`//label[contains(., "${says}")]/input`);
 
+it('offers the questions of the yard while nothing is asked, and answers one', async () => {
+  const browser = await openBrowser('phone');
+  try {
+    const page = new Page(browser);
+    await browser.driver.get(`${inject('emptyAddress')}route`);
+    await page.button('Sail-loft condenser to the old tablet');
+    await page.find(
+      '//button[starts-with(@aria-label, "What is to be recorded?")][contains(., "Condenser")]',
+    );
+    await page.button('Find the ways');
+    expect(await page.text('//*[@data-route="1"]')).toContain('The tablet will record the microphone');
+    await page.click('(//summary[contains(., "How to plug it in")])[1]');
+    expect(await page.text('//*[@data-route="1"]//ol/li[1]')).toMatch(/^Plug /);
+    expect(await violationsOn(browser.driver)).toEqual([]);
+  } finally {
+    await browser.driver.quit();
+  }
+});
+
 describe('Route', () => {
   let browser: Browser;
   let page: Page;

@@ -3,6 +3,7 @@ import { Search, Square } from 'lucide-react';
 import { useMemo } from 'react';
 import { CATALOGUE } from '../../core/parts';
 import type { RouteRequest } from '../../core/search/route';
+import { lazily } from '../shared/lazily';
 import { useCurrency } from '../shared/use-currency';
 import { useDrawer } from '../shared/use-drawer';
 import { useOwnParts } from '../shared/use-own-parts';
@@ -19,6 +20,12 @@ function nameOf(question: Question, names: ReadonlyMap<string, string>): string 
     list.map(({ part }) => names.get(part) ?? part).join(', ');
   return `${said(question.sources)} to ${said(question.destinations)}`.slice(0, 120);
 }
+
+/** Nothing is asked yet. */
+const isEmpty = ({ sources, destinations }: Question): boolean =>
+  sources.length === 0 && destinations.length === 0;
+
+const Examples = lazily(() => import('./examples').then((m) => m.Examples));
 
 /** "This mic, that phone, that app": the question as a sentence, and the ways that answer it. */
 export function RouteView() {
@@ -53,6 +60,7 @@ export function RouteView() {
         before you plug anything in.
       </p>
       <RequestForm question={question} change={change} parts={parts} />
+      {isEmpty(question) && <Examples ask={change} />}
       <WishFields question={question} change={change} parts={parts} currency={currency} />
       <div className="my-4 flex flex-wrap items-center gap-3">
         {planning.state === 'searching' ? (
