@@ -13,12 +13,8 @@ const KNOWN_FAULTS: Readonly<Record<string, string>> = {
     'a floating receiver records through exchanged contacts, which the engine finds clean; practice takes the pinout adapter',
   'two TRS clip-ons into one phone: a splitter with two microphone sockets':
     'two capsules in parallel load the microphone line under 1 kΩ, which the engine says blocks; practice tries it',
-  'a guitar to a USB-C tablet: a small interface on its instrument input':
-    'the padded line lead costs less and is clear enough by our measure',
   'a mixer with RCA outputs alone, in stereo to a USB-C phone: the line streamer':
     'the converter cable costs less than the line streamer',
-  'an XLR microphone to tablet and camera at once: an interface whose second output feeds the camera':
-    'a splitter ahead of a bare lead costs less, and the search is cut before the interface is reached',
   'a large mixer into a camera: a pad between line and microphone':
     'an output with a level of its own, turned far down, is clean to the engine; practice wants a pad there',
 };
