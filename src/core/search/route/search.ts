@@ -126,6 +126,8 @@ interface Before {
   readonly found: number;
   readonly judged: number;
   readonly steps: number;
+  /** While nothing is found the limits count so many times: the passes that follow are to have their share. */
+  readonly patience: number;
 }
 
 /** A layout that is settled and judged takes as long as so many open ends. */
@@ -135,9 +137,11 @@ const workOf = (run: Search): number => run.steps + JUDGING * run.judged;
 
 /** Whether a run has had its time or its steps; while nothing is found it has more. */
 const isLate = (run: Search, limits: SearchLimits, began: number, before: Before): boolean => {
-  const nothing = before.found + run.found.length === 0;
-  const most = limits.milliseconds * (nothing ? PATIENCE : 1);
-  return performance.now() - began > most || before.steps + workOf(run) > (limits.steps ?? Infinity);
+  const times = before.found + run.found.length === 0 ? before.patience : 1;
+  return (
+    performance.now() - began > limits.milliseconds * times ||
+    before.steps + workOf(run) > (limits.steps ?? Infinity) * times
+  );
 };
 
 /** Goes on with a run to its end, or until it is to stop; gives the weight under which nothing is left unseen. */
@@ -209,7 +213,8 @@ export function* search(
   let searched = 0;
   let ruledOut = Infinity;
   let steps = 0;
-  for (const pass of passesOf(grades, request)) {
+  const passes = passesOf(grades, request);
+  for (const [index, pass] of passes.entries()) {
     if (found.length >= limits.count) break;
     const ground = {
       request,
@@ -227,7 +232,8 @@ export function* search(
       takes: (recorder: Piece, end: Parameters<typeof wayAt>[0]) =>
         (byRecorder.get(recorder)?.get(wayAt(end)) ?? Infinity) <= pass.grade,
     };
-    const before: Before = { found: found.length, judged: searched, steps };
+    const patience = Math.max(1, (PATIENCE * (index + 1)) / passes.length);
+    const before: Before = { found: found.length, judged: searched, steps, patience };
     const begin = (longest: number, known?: readonly Found[]) =>
       new Search(request, parts, { ...ground, longest }, pass, limits.count, known);
     const { run, left, more } = yield* passed(begin, limits, began, before);
