@@ -1,7 +1,8 @@
-import { checkOf, findingKey, sourcesOf, type Cure, type Finding } from '../../checks';
+import { checkOf, findingKey, type Cure, type Finding } from '../../checks';
 import { allFacts, type Facts } from '../../engine';
 import { bareOutcomeFrom, type Outcome } from '../../judge';
 import type { Rig } from '../../rig';
+import { isLike } from '../fixes/fixes';
 
 /** A rig as it is judged on the way: what weighs, and the facts that a gain is solved from. */
 export interface Judged {
@@ -21,12 +22,8 @@ export function judged(rig: Rig): Judged {
 export const isClean = ({ outcome, weighing }: Judged): boolean =>
   outcome.verdict === 'clean' && weighing.length === 0;
 
-/** The same trouble, here or at another place: of the same source at the same recorder. */
-const isSame = (a: Finding, b: Finding): boolean =>
-  findingKey(a) === findingKey(b) ||
-  (a.code === b.code &&
-    a.recorder === b.recorder &&
-    (sourcesOf(b).length === 0 || sourcesOf(a).some((source) => sourcesOf(b).includes(source))));
+/** The same trouble, here or at another place. */
+const isSame = (a: Finding, b: Finding): boolean => findingKey(a) === findingKey(b) || isLike(a, b);
 
 const isIn = (finding: Finding, findings: readonly Finding[]): boolean =>
   findings.some((other) => isSame(finding, other));
