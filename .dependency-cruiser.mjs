@@ -4,6 +4,7 @@
  */
 const LAYERS = [
   'units',
+  'calculators',
   'plugs',
   'schema',
   'parts',
@@ -16,10 +17,12 @@ const LAYERS = [
   'engine/flow',
   'engine/returns',
   'engine',
+  'engine/levels',
   'checks',
   'views',
   'judge',
   'search/settings',
+  'search/levels',
   'search/fixes',
   'search/route',
   'words',

@@ -29,6 +29,13 @@ describe('the engine over HTTP', () => {
     expect(report.wayOut.steps).toMatchObject([{ edit: { kind: 'move' }, verdict: 'clean' }]);
   });
 
+  it('gives the levels as the command line does, for the peaks that are asked for', async () => {
+    const path = 'demo/rigs/two-at-the-bench.json';
+    const answer = await post('/api/levels?target=-18', file(path));
+    expect(answer.status).toBe(200);
+    expect(await answer.json()).toEqual(JSON.parse(cli('levels', path, '--json', '--target', '-18')));
+  });
+
   it('plans, and its rigs are documents that it checks as clean', async () => {
     const answer = await post('/api/plan', file('demo/requests/slipway-pack-to-phone.json'));
     const { routes } = await answer.json();
@@ -67,6 +74,7 @@ describe('the engine over HTTP', () => {
       /fixes takes milliseconds .*, not soon/,
     ],
     ['/api/fixes', '{"format":"symplex-rig","version":2}', 400, /\/version is 2/],
+    ['/api/levels?target=7', file('demo/rigs/slipway-diary.json'), 400, /target takes dBFS .*, not 7/],
     ['/api/plan', '{}', 400, /format/],
     ['/api/spice', ' '.repeat(3_000_000), 413, /at most 2 MB/],
   ] as const)('%s refuses %.20s with %i in one line', async (path, body, status, message) => {

@@ -1,5 +1,5 @@
 import { settle } from '../src/core/search/settings';
-import type { Part, PartPort } from '../src/core/parts';
+import { isPassiveLink, type Part, type PartPort } from '../src/core/parts';
 import { mate } from '../src/core/plugs';
 import { kindOfChain } from '../src/core/search/route/chains';
 import { completed } from '../src/core/search/route/complete';
@@ -12,14 +12,14 @@ import { overruns } from '../src/core/search/route/runs';
 import { purseOf } from '../src/core/search/route/search';
 import { meets } from '../src/core/search/route/wishes';
 
-interface Step {
+export interface Step {
   readonly part: Part;
   readonly entry: PartPort;
   readonly exit: PartPort;
 }
 
 /** Every chain of at most `longest` parts whose connectors fit, whatever lies on their contacts; no order, no bounds. */
-function* chains(source: Part, parts: readonly Part[], host: Part, longest: number) {
+export function* chains(source: Part, parts: readonly Part[], host: Part, longest: number) {
   function* grow(
     from: PartPort,
     open: PartPort,
@@ -44,7 +44,13 @@ function* chains(source: Part, parts: readonly Part[], host: Part, longest: numb
 }
 
 /** Two things that stand in places of their own, with nothing between that gives way: no lead, no plug on a lead of its own, no radio. */
-function isRigid(source: Part, from: PartPort, steps: readonly Step[], host: Part, to: PartPort): boolean {
+export function isRigid(
+  source: Part,
+  from: PartPort,
+  steps: readonly Step[],
+  host: Part,
+  to: PartPort,
+): boolean {
   const stands = (part: Part) => part.host !== undefined || (part.stands ?? 'inline') !== 'inline';
   const gives = (port: PartPort) => port.ownLead !== undefined || port.connector === 'radio';
   const row = [
@@ -68,7 +74,7 @@ function isRigid(source: Part, from: PartPort, steps: readonly Step[], host: Par
 function layoutsOf(request: RouteRequest, source: Part, host: Part, parts: readonly Part[], longest: number) {
   const layouts: Layout[] = [];
   for (const { from, steps, to } of chains(source, parts, host, longest)) {
-    if (isRigid(source, from, steps, host, to)) continue;
+    if (isRigid(source, from, steps, host, to) || hangsLong(steps, request.drawer)) continue;
     const app = request.destinations[0]?.app;
     let layout: Layout = {
       pieces: [
@@ -92,19 +98,25 @@ function layoutsOf(request: RouteRequest, source: Part, host: Part, parts: reado
   return layouts;
 }
 
-/**
- * The best routes by trying everything: each chain that fits together is judged by the pipeline. Undefined where there are too
- * many to try. The reference for the search.
- */
-export function exhaustive(
+/** More than three leads and adapters to buy hang one in another, between two boxes. */
+export function hangsLong(steps: readonly Step[], drawer: Readonly<Record<string, number>> = {}): boolean {
+  const left = new Map(Object.entries(drawer));
+  let row = 0;
+  return steps.some(({ part }) => {
+    const owned = (left.get(part.id) ?? 0) > 0;
+    if (owned) left.set(part.id, (left.get(part.id) ?? 0) - 1);
+    row = isPassiveLink(part) ? row + (owned ? 0 : 1) : 0;
+    return row > 3;
+  });
+}
+
+/** The best of some layouts, each with all that completes and repairs it, judged by the pipeline. */
+export function bestOfAll(
   request: RouteRequest,
-  source: Part,
-  host: Part,
+  begun: readonly Layout[],
   parts: readonly Part[],
   longest: number,
-): Found[] | undefined {
-  const begun = layoutsOf(request, source, host, parts, longest);
-  if (!begun) return undefined;
+): Found[] {
   const found: Found[] = [];
   const stock = { parts, purse: purseOf(request) };
   const queue = begun.flatMap((layout) => completed(layout, request, stock));
@@ -126,4 +138,19 @@ export function exhaustive(
     }
   }
   return bestOf(found, 5);
+}
+
+/**
+ * The best routes by trying everything: each chain that fits together is judged by the pipeline. Undefined where there are too
+ * many to try. The reference for the search.
+ */
+export function exhaustive(
+  request: RouteRequest,
+  source: Part,
+  host: Part,
+  parts: readonly Part[],
+  longest: number,
+): Found[] | undefined {
+  const begun = layoutsOf(request, source, host, parts, longest);
+  return begun && bestOfAll(request, begun, parts, longest);
 }

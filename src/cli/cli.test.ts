@@ -23,6 +23,7 @@ describe('symplex check', () => {
       'verdict',
       'arrives',
       'listeners',
+      'levels',
       'nets',
       'findings',
       'wayOut',
@@ -188,5 +189,42 @@ describe('symplex plan', () => {
     expect(stdout).toBe('');
     expect(stderr.trim().split('\n')).toHaveLength(1);
     expect(stderr).toContain(message);
+  });
+});
+
+describe('symplex levels', () => {
+  const rig = 'demo/rigs/two-at-the-bench.json';
+
+  it('answers in JSON: ways, the plan, the schools', () => {
+    const { status, stdout } = symplex('levels', rig, '--json');
+    expect(status).toBe(0);
+    const report = JSON.parse(stdout);
+    expect(report.ways).toHaveLength(2);
+    expect(report.ways[0].stages.at(-1)).toMatchObject({ part: 'cable', is: 'converter' });
+    expect(report.plan).toMatchObject({ target: -12, settings: [{ part: 'receiver', setting: 'output' }] });
+    expect(report.presets.map(({ preset }: { preset: string }) => preset)).toEqual([
+      'usual',
+      'room',
+      'hot-source',
+      'quiet-source',
+    ]);
+  });
+
+  it('aims where it is told, in words and as CSV', () => {
+    expect(symplex('levels', rig, '--target', '-18').stdout).toContain('peaks at -18 dBFS');
+    const rows = symplex('levels', rig, '--csv').stdout.trim().split('\n');
+    expect(rows[0]).toMatch(/^source,recorder,part,stage,RMS dBV/);
+    expect(rows.length).toBeGreaterThan(10);
+  });
+
+  it.each([
+    ['3', /--target takes dBFS from -60 to 0, not 3/],
+    ['loud', /not loud/],
+    ['-300', /not -300/],
+  ])('refuses a target of %s in one line', (target, message) => {
+    const { status, stderr } = symplex('levels', rig, '--target', target);
+    expect(status).toBe(2);
+    expect(stderr.trim()).toMatch(message);
+    expect(stderr.trim()).not.toContain('\n');
   });
 });

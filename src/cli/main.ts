@@ -8,6 +8,8 @@ import { planReport } from '../core/files/plan-report';
 import { plan, sayRequestProblem } from '../core/search/route';
 import { readRequest } from '../core/files/read-request';
 import { bench } from './bench';
+import { levelsCsv, levelsReport, readTarget } from '../core/files/levels-report';
+import { levelsText } from './levels-text';
 import { planText } from './plan-text';
 import { textReport } from './text-report';
 
@@ -37,7 +39,7 @@ async function loadRig(path: string): Promise<Rig> {
 type Flags = ReadonlyMap<string, string | undefined>;
 
 /** Options that the next word belongs to. */
-const WITH_VALUE: readonly string[] = ['--fixes'];
+const WITH_VALUE: readonly string[] = ['--fixes', '--target'];
 
 /** Apart: the options, and what is left. */
 function readArguments(args: readonly string[]): { flags: Flags; words: readonly string[] } {
@@ -81,6 +83,20 @@ async function check(path: string | undefined, flags: Flags): Promise<string> {
   return flags.has('--json') ? JSON.stringify(report, null, 2) : textReport(report, milliseconds);
 }
 
+const LEVELS_USAGE = 'symplex levels RIG.json [--target DB] [--json | --csv]';
+
+async function levels(path: string | undefined, flags: Flags): Promise<string> {
+  if (path === undefined) throw new BadInput(`say which rig: ${LEVELS_USAGE}`);
+  refuseOthers(flags, ['--target', '--json', '--csv'], LEVELS_USAGE);
+  const target = flags.has('--target')
+    ? readTarget(flags.get('--target') ?? '')
+    : { ok: true as const, value: undefined };
+  if (!target.ok) throw new BadInput(`--target ${target.says}: ${LEVELS_USAGE}`);
+  const report = levelsReport(await loadRig(path), target.value);
+  if (flags.has('--csv')) return levelsCsv(report);
+  return flags.has('--json') ? JSON.stringify(report, null, 2) : levelsText(report);
+}
+
 const PLAN_USAGE = 'symplex plan REQUEST.json [--json]';
 
 async function planned(path: string | undefined, flags: Flags): Promise<string> {
@@ -103,6 +119,7 @@ async function spice(path: string | undefined, flags: Flags): Promise<string> {
 const COMMANDS: Readonly<Record<string, typeof check>> = {
   check,
   plan: planned,
+  levels,
   spice,
   bench: async (path) => {
     if (path !== undefined) throw new BadInput('takes nothing: symplex bench');

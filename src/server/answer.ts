@@ -1,4 +1,5 @@
 import { LARGEST_RIG_BYTES } from '../core/files';
+import { readTarget } from '../core/files/levels-report';
 import { oneLine } from '../core/schema';
 import { doJob, refusal, type Answer, type Job } from './jobs';
 import { readBody } from './read-body';
@@ -32,6 +33,9 @@ export async function answer(kind: Job['kind'], request: Request): Promise<Respo
     const value = new URL(request.url).searchParams.get('fixes') ?? '';
     return respond(refusal(`fixes takes milliseconds from 0 to ${MOST_FIXES_MS}, not ${oneLine(value)}.`));
   }
+  const asked = new URL(request.url).searchParams.get('target');
+  const target = asked === null ? undefined : readTarget(asked);
+  if (target && !target.ok) return respond(refusal(`target ${target.says}.`));
   const body = await readBody(request);
   if (!body.ok) {
     const megabytes = (body.bytes / 1e6).toFixed(1);
@@ -39,6 +43,6 @@ export async function answer(kind: Job['kind'], request: Request): Promise<Respo
       refusal(`The body has ${megabytes} MB or more; at most ${LARGEST_RIG_BYTES / 1e6} MB are read.`, 413),
     );
   }
-  const job: Job = { kind, text: body.text, milliseconds };
+  const job: Job = { kind, text: body.text, milliseconds, ...(target && { target: target.value }) };
   return respond(threads ? await threads.do(job, request.signal) : doJob(job));
 }

@@ -1,4 +1,5 @@
 import { checkReport, sayProblem, spiceReport } from '../core/files';
+import { levelsReport } from '../core/files/levels-report';
 import { planReport } from '../core/files/plan-report';
 import { readRequest } from '../core/files/read-request';
 import { readRig } from '../core/files/read-rig';
@@ -7,9 +8,11 @@ import { plan, sayRequestProblem } from '../core/search/route';
 
 /** What is asked of a thread: a document as it came, and how long fixes may be sought. */
 export interface Job {
-  readonly kind: 'check' | 'fixes' | 'plan' | 'spice';
+  readonly kind: 'check' | 'fixes' | 'plan' | 'spice' | 'levels';
   readonly text: string;
   readonly milliseconds: number;
+  /** Of levels: where peaks should come to, dBFS. */
+  readonly target?: number;
 }
 
 /** An answer as it goes out: JSON, or a netlist. */
@@ -34,7 +37,7 @@ function ofRig(text: string, answer: (rig: Rig) => Answer): Answer {
 }
 
 /** Does one job with the engine of the command line. Bad input is an answer, not an error. */
-export function doJob({ kind, text, milliseconds }: Job): Answer {
+export function doJob({ kind, text, milliseconds, target }: Job): Answer {
   if (kind === 'plan') {
     const result = readRequest(text);
     return result.ok ? json(planReport(plan(result.request))) : refusal(sayRequestProblem(result.problem));
@@ -46,6 +49,7 @@ export function doJob({ kind, text, milliseconds }: Job): Answer {
       body: spiceReport(rig),
     }));
   }
+  if (kind === 'levels') return ofRig(text, (rig) => json(levelsReport(rig, target)));
   return ofRig(text, (rig) => {
     const report = checkReport(rig, {}, { now: () => performance.now(), milliseconds });
     if (kind === 'check') return json(report);

@@ -44,6 +44,13 @@ const FIXES = {
   schema: { type: 'integer', minimum: 0, maximum: 10_000, default: 2000 },
 };
 
+const TARGET = {
+  name: 'target',
+  in: 'query',
+  description: 'Where peaks should come to, dBFS.',
+  schema: { type: 'number', minimum: -60, maximum: 0, default: -12 },
+};
+
 const asks = (summary: string, document: string, answer: unknown, type = 'application/json') => ({
   summary,
   requestBody: { required: true, ...content('application/json', refTo(document)) },
@@ -63,6 +70,13 @@ const PATHS = {
       ...asks('What to change in a rig', 'Rig', refTo('FixesReport')),
       operationId: 'fixes',
       parameters: [FIXES],
+    },
+  },
+  '/api/levels': {
+    post: {
+      ...asks('Levels, noise and the best settings', 'Rig', refTo('LevelsReport')),
+      operationId: 'levels',
+      parameters: [TARGET],
     },
   },
   '/api/plan': {

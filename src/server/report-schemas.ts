@@ -68,6 +68,75 @@ const WayOut = object({
   verdict,
 });
 
+const noiseKind: Schema = { enum: ['source', 'stage', 'heat', 'converter'] };
+
+const byPlace = object({
+  quiet: nullable('number'),
+  show: nullable('number'),
+  stage: nullable('number'),
+});
+
+const LevelWay = object({
+  source: text,
+  recorder: text,
+  stages: listOf(
+    object({
+      part: text,
+      is: { enum: ['source', 'input', 'output', 'converter'] },
+      rmsDbv: nullable('number'),
+      rmsDbu: nullable('number'),
+      rmsVolts: nullable('number'),
+      peakDbv: nullable('number'),
+      noiseDbv: nullable('number'),
+      clipDbv: nullable('number'),
+      headroomDb: nullable('number'),
+      overNoiseDb: nullable('number'),
+    }),
+  ),
+  peakDbfs: nullable('number'),
+  noiseDbfs: nullable('number'),
+  firstToClip: orNull(object({ part: text, is: text, roomDb: nullable('number') })),
+  noiseShares: listOf(object({ is: noiseKind, part: text, share: number })),
+  response: orNull(
+    object({
+      fromHz: nullable('number'),
+      toHz: nullable('number'),
+      points: listOf(object({ hertz: number, decibels: nullable('number') })),
+      appBand: orNull(object({ from: number, to: number, says: text })),
+    }),
+  ),
+  runs: listOf(
+    object({
+      parts: listOf(text),
+      metres: number,
+      balanced: { type: 'boolean' },
+      underPeaksDb: byPlace,
+      longestMetres: byPlace,
+    }),
+  ),
+  says: listOf(text),
+});
+
+const gains = {
+  target: number,
+  settings: listOf(
+    object({
+      part: text,
+      setting: text,
+      value: { type: ['number', 'string'] },
+      decibels: number,
+      says: text,
+    }),
+  ),
+  peakDbfs: nullable('number'),
+  overNoiseDb: nullable('number'),
+  verdict,
+  adds: listOf(
+    object({ is: { enum: ['pad', 'booster', 'closer'] }, at: text, decibels: number, why: text, says: text }),
+  ),
+  exact: { type: 'boolean' },
+};
+
 const Item = object({ part: text, name: text });
 
 const Route = object({
@@ -99,8 +168,17 @@ export const REPORT_SCHEMAS: Readonly<Record<string, Schema>> = {
     verdict,
     arrives: listOf(ref('Arrival')),
     listeners: listOf({ type: 'object' }),
+    levels: listOf(ref('LevelWay')),
     nets: { type: 'object' },
     ...found,
+  }),
+  LevelWay,
+  GainPlan: object(gains),
+  LevelsReport: object({
+    rig: text,
+    ways: listOf(ref('LevelWay')),
+    plan: ref('GainPlan'),
+    presets: listOf(object({ preset: text, name: text, why: text, ...gains })),
   }),
   FixesReport: object({ rig: text, verdict, ...found }),
   PlanReport: object({

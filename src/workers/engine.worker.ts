@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { searchFixes, moveOptions, outcomesOf, swapOptions } from '../core/search/fixes';
+import { levelsAtRest, levelWays } from '../core/search/levels';
 import { wayOut } from '../core/search/way-out';
 import { checkPart } from '../core/parts/model/check-part';
 import { analyse } from '../core/judge';
@@ -25,6 +26,8 @@ const engine: EngineProtocol = {
   wayOut: (rig, drawer) => wayOut(rig, drawer, spentAfter(FIXES_MS)),
   options: (rig, placed) => [...moveOptions(rig, placed), ...swapOptions(rig, placed)],
   outcomes: outcomesOf,
+  levelWays,
+  levelsAtRest,
   read: readRig,
 };
 

@@ -1,5 +1,6 @@
 import type { Finding } from '../core/checks';
 import type { Drawer, Fixes, Option } from '../core/search/fixes';
+import type { LevelsAtRest, LevelWay } from '../core/search/levels';
 import type { WayOut } from '../core/search/way-out';
 import type { Part } from '../core/parts';
 import type { Analysis } from '../core/judge';
@@ -22,5 +23,9 @@ export interface EngineProtocol {
   options(rig: Rig, placed: string): Option[];
   /** Each edit with what the rig would then do. */
   outcomes(rig: Rig, edits: readonly RigEdit[]): Option[];
+  /** Levels along every way, for while a knob is turned. */
+  levelWays(rig: Rig): readonly LevelWay[];
+  /** Plans and responses, for when it is at rest. */
+  levelsAtRest(rig: Rig): LevelsAtRest;
   read(text: string): ReadResult;
 }

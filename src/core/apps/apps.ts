@@ -52,6 +52,13 @@ export interface Decides {
   readonly tracks?: readonly TrackChoices[];
 }
 
+/** What an app lets through, Hz, and where that is from. */
+export interface AppBand {
+  readonly from: number;
+  readonly to: number;
+  readonly says: string;
+}
+
 /** What a class of recording app does with what the system offers it. */
 export interface App {
   readonly id: string;
@@ -66,6 +73,8 @@ export interface App {
   readonly channels: 'mono' | 'stereo' | 'tracks';
   /** Somebody speaks at the far end and is heard from the device's playback. */
   readonly farEnd: boolean;
+  /** Absent where it passes on all that it is given, or differs from app to app. */
+  readonly band?: AppBand;
   /** What its user chooses in it, and what that decides. */
   readonly choices: readonly (SwitchSetting | KnobSetting)[];
   readonly decides: Decides;
@@ -77,6 +86,13 @@ const untested: Evidence = { kind: 'untested', date: '2026-11-23' };
 const take = (taken: boolean, evidence = practice): Take => ({ taken, evidence });
 const ANY = { headset: take(true), usb: take(true) };
 const HEADSET_ONLY = { headset: take(true), usb: take(false) };
+
+/** A voice app by the internet; an ordinary telephone call has less. */
+const WIDE_BAND: AppBand = {
+  from: 50,
+  to: 7000,
+  says: 'wide-band voice, 50 Hz to 7 kHz (ITU-T G.722; from memory); an ordinary telephone call has 300 Hz to 3.4 kHz (ITU-T G.712; from memory)',
+};
 
 const choice = (
   id: string,
@@ -205,6 +221,7 @@ export const APPS: readonly App[] = [
     takesOnComputers: ANY,
     channels: 'mono',
     farEnd: true,
+    band: WIDE_BAND,
   }),
   app(
     'video-call',

@@ -1,2 +1,13 @@
-export type { App, AppId, Chosen, Decides, Evidence, NumberChoice, Take, TrackChoices, Way } from './apps';
+export type {
+  AppBand,
+  App,
+  AppId,
+  Chosen,
+  Decides,
+  Evidence,
+  NumberChoice,
+  Take,
+  TrackChoices,
+  Way,
+} from './apps';
 export { APPS, DEFAULT_APP, EVIDENCE_KINDS, WAYS, findApp } from './apps';

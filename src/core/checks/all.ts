@@ -39,6 +39,7 @@ import { trackNotArmed } from './track-not-armed';
 import { twoSoundDevices } from './two-sound-devices';
 import { unauthenticated } from './unauthenticated';
 import { uncertainContact } from './uncertain-contact';
+import { unbalancedRun } from './unbalanced-run';
 import { usbLeadLong } from './usb-lead-long';
 import { usbNoData } from './usb-no-data';
 import { usbTooDeep } from './usb-too-deep';
@@ -88,6 +89,7 @@ export const CHECKS = [
   stageClips,
   faint,
   dull,
+  unbalancedRun,
   playbackReturns,
   guestsNotHeard,
   playbackMoved,

@@ -56,6 +56,10 @@ export const FAINT: Origin = {
   kind: 'our own',
   text: 'our own limit, 30 dB under the usual target of −12 dBFS',
 };
+export const LONG_RUN: Origin = {
+  kind: 'common practice',
+  text: 'unbalanced leads of 15 to 20 ft at the most; what a metre picks up is our own figure, within ±10 dB',
+};
 export const HALF_POWER: Origin = {
   kind: 'standard',
   text: 'half power, 3 dB (IEC 60268-1; from memory); the band of the source is typical',

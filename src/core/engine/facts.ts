@@ -1,4 +1,4 @@
-import type { Hertz } from '../units';
+import type { DbV, Hertz } from '../units';
 import { attachedDevices, livePowered, type AttachedDevice } from './bus';
 import { outletAt } from './supply';
 import {
@@ -7,6 +7,7 @@ import {
   isAlive,
   netPaths,
   networkOf,
+  noiseShares,
   noiseSolver,
   nodeKey,
   partCircuit,
@@ -18,6 +19,7 @@ import {
   type NetElement,
   type Netlist,
   type Nets,
+  type NoiseShare,
   type Network,
   type PartCircuit,
   type Port,
@@ -74,6 +76,10 @@ export interface Facts extends RigFacts {
   readonly alternating: AlternatingSolution;
   /** At any frequency; worked out when first asked for. */
   readonly alternatingAt: (frequency: Hertz) => AlternatingSolution;
+  /** Noise of resistors and stages between two nets at which a converter listens or a stage senses, dBV. */
+  readonly noise: (plus: number | undefined, minus: number | undefined) => DbV;
+  /** The same by what brings it; nothing where the nets are none. */
+  readonly noiseShares: (plus: number | undefined, minus: number | undefined) => readonly NoiseShare[];
   readonly voices: readonly VoiceSource[];
   readonly playing: readonly SoundSource[];
   readonly inputs: readonly HostInput[];
@@ -184,7 +190,10 @@ export function readFacts(base: RigFacts, reading: Reading): Facts {
   const alternating = alternatingAt(REFERENCE_FREQUENCY);
   const sounding = nets.branches.filter(isSound).map(loudnessNow(base.elements));
   const voices = sounding.flatMap((source) => voiceSource(rig, source, playsAt) ?? []);
-  const noise = noiseSolver(network, paths, capturePorts(network, base), !dieAway(alternating.loops));
+  const [ports, loops] = [capturePorts(network, base), !dieAway(alternating.loops)];
+  const noise = noiseSolver(network, paths, ports, loops);
+  const shares: Facts['noiseShares'] = (plus, minus) =>
+    plus === undefined || minus === undefined ? [] : noiseShares(network, paths, ports, [plus, minus], loops);
   const context = { rig, nets, direct, alternating, noise, laid, sources: voices };
   const hosts = [...laid.values()].filter((l) => l.part.host);
   const inputs = hosts.flatMap((host) => hostInputs(context, host, base.devices));
@@ -200,6 +209,8 @@ export function readFacts(base: RigFacts, reading: Reading): Facts {
     direct,
     alternating,
     alternatingAt,
+    noise,
+    noiseShares: shares,
     voices,
     playing,
     inputs,

@@ -1,4 +1,5 @@
 import { finite } from './finite';
+import { levelWaysReport, type LevelWayReport } from './levels-report';
 import { wayReport, type WayOutReport } from './way-report';
 import { wayOut } from '../search/way-out';
 import { findingKey, type Finding, type Origin } from '../checks';
@@ -79,6 +80,8 @@ export interface CheckReport {
     readonly hears: readonly { readonly device: string; readonly sides: string }[];
     readonly sources: readonly { readonly source: string; readonly sides: string; readonly by: string }[];
   }[];
+  /** Each way of a source into a recorder: levels and noise at its stages, what brings the noise, the response. */
+  readonly levels: readonly LevelWayReport[];
   /** Contacts on which nothing lies, and nets whose equations have no single answer. */
   readonly nets: NetReport;
   readonly findings: readonly FindingReport[];
@@ -187,6 +190,7 @@ export function checkReport(rig: Rig, drawer: Drawer = {}, budget?: Budget): Che
     verdict: analysis.verdict,
     arrives: analysis.arrives.map((arrival) => arrivalReport(rig, analysis, arrival)),
     listeners: analysis.listeners.map(({ listener, hears, sources }) => ({ listener, hears, sources })),
+    levels: levelWaysReport(rig),
     nets: analysis.nets,
     findings,
     ...wayReport(rig, out),

@@ -1,3 +1,4 @@
+import { checkOf, type Finding } from '../checks';
 import { chainsInto, type Chain, type HostInput } from '../engine/flow';
 import type { Rig } from '../rig';
 import { allFacts, type Facts } from '../engine/facts';
@@ -14,6 +15,21 @@ export interface Analysis extends Outcome {
   /** The way of each intended source, stage by stage, into what its recorder takes. */
   readonly chains: readonly Chain[];
   readonly nets: NetReport;
+  /** In which ways of looking at the rig something that weighs is found. */
+  readonly marks: readonly Aspect[];
+}
+
+/** What a finding is a matter of: how it is plugged and switched, or how loud it is. */
+export type Aspect = 'wiring' | 'levels';
+
+const ASPECTS: readonly Aspect[] = ['wiring', 'levels'];
+
+/** Where a gain may cure it, it is a matter of levels. */
+const aspectOf = ({ code }: Finding): Aspect => (checkOf(code)?.cures.includes('gain') ? 'levels' : 'wiring');
+
+function marksOf(findings: readonly Finding[]): Aspect[] {
+  const found = findings.filter(({ severity }) => severity !== 'note').map(aspectOf);
+  return ASPECTS.filter((aspect) => found.includes(aspect));
 }
 
 /** Contacts on which nothing lies, and nets whose equations have no single answer, by a contact of theirs. */
@@ -38,9 +54,11 @@ function chainsOf(facts: Facts): Chain[] {
 export function analyse(rig: Rig): Analysis {
   const facts = allFacts(rig);
   const [nominal] = facts;
+  const outcome = outcomeFrom(facts);
   return {
     rig: rig.id,
-    ...outcomeFrom(facts),
+    ...outcome,
+    marks: marksOf(outcome.findings),
     joints: jointViews(nominal),
     inputs: nominal.inputs,
     rungs: ladder(rig),

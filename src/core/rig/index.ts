@@ -21,5 +21,7 @@ export type { RigEdit } from './edits';
 export { applyEdit, isSource, isSpoken, swapEdits, whyNot } from './edits';
 export { copyName, freshId, LIMITS } from './limits';
 export { freeSocketsFor } from './sockets';
+export type { WayStop } from './way';
+export { wayOver } from './way';
 export { matchPorts } from './match-ports';
 export { makeOwn, withOwnParts, withUsedParts } from './own-parts';

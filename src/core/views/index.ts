@@ -1,4 +1,4 @@
 export type { ContactView, JointView } from './joint-view';
 export { jointViews } from './joint-view';
 export type { Lane, Rung } from './ladder';
-export { ladder } from './ladder';
+export { ladder, wayThrough } from './ladder';

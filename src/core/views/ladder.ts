@@ -31,6 +31,14 @@ function chain(rig: Rig, source: string, recorder: string | undefined): string[]
   return path;
 }
 
+/** The parts from each of these to the next, along the leads: a way that is known by its stages, with what lies between. */
+export const wayThrough = (rig: Rig, stops: readonly string[]): string[] =>
+  stops.reduce<string[]>((way, stop) => {
+    const last = way.at(-1);
+    if (last === undefined) return [stop];
+    return last === stop ? way : [...way, ...chain(rig, last, stop).slice(1)];
+  }, []);
+
 /** What a branch is for, by the parts in it. */
 function laneOf(rig: Rig, laid: ReadonlyMap<string, LaidPart>, members: readonly string[]): Lane {
   const parts = members.flatMap((id) => laid.get(id)?.part ?? []);

@@ -14,3 +14,14 @@ export { rungReading } from './rung-reading';
 export { sayWhyNone, sayWhyNot } from './say-way-out';
 export { sayJoint } from './say-joint';
 export { FAMILY_HEADING } from './part-groups';
+export {
+  PRESET_WORDS,
+  sayAdd,
+  sayFirst,
+  sayKnobs,
+  sayNoise,
+  sayPlace,
+  sayPlanned,
+  sayPlanOutcome,
+  sayShare,
+} from './say-levels';

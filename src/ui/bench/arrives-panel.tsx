@@ -5,20 +5,13 @@ import type { Analysis } from '../../core/judge';
 import { selectInput, wayOf, type Arrival } from '../../core/engine/flow';
 import { type Listener } from '../../core/engine/returns';
 import type { Way } from '../../core/apps';
-import { STATE_BADGE, nameOf, noun, sayArrival, sayLevel } from '../../core/words';
+import { nameOf, noun } from '../../core/words';
 import { laidParts, type Rig, type RigEdit } from '../../core/rig';
-import { SentenceView } from '../shared/sentence-view';
-import { VERDICT_SIGN } from '../shared/verdict-sign';
 import { FindingCard } from './finding-card';
+import { PanelFrame } from './lens-frame';
+import { VerdictHead } from './verdict-head';
 import type { Analysed, FixesState } from './use-analysis';
 import { lazily } from '../shared/lazily';
-
-function badge(analysis: Analysis): string {
-  const worst = analysis.arrives.find((a) => a.state !== 'recorded') ?? analysis.arrives[0];
-  if (!worst) return 'Nothing to record';
-  if (worst.state !== 'recorded') return STATE_BADGE[worst.state];
-  return analysis.verdict === 'clean' ? 'Clean' : 'Recorded, with faults';
-}
 
 const LevelChain = lazily(() => import('./level-chain').then((m) => m.LevelChain));
 const WayOutCard = lazily(() => import('./way-out').then((m) => m.WayOutCard));
@@ -77,10 +70,6 @@ const consequencesOf = (findings: readonly Finding[], cause: Finding): Finding[]
     .filter((finding) => finding.because === findingKey(cause))
     .flatMap((finding) => [finding, ...consequencesOf(findings, finding)]);
 
-/** What does not get through stands above what does. */
-const worstFirst = (arrives: readonly Arrival[]): Arrival[] =>
-  [...arrives].sort((a, b) => Number(a.state === 'recorded') - Number(b.state === 'recorded'));
-
 /** The whole way out is the fix that stands first anyway. */
 function isFirstFix({ out, fixes }: FixesState): boolean {
   const [step, another] = out?.way?.steps ?? [];
@@ -98,38 +87,9 @@ interface ArrivesPanelProps extends Analysed {
 /** What arrives: the verdict in one sentence, why, and what to change. At the foot of a phone it sticks. */
 export const ArrivesPanel = memo(function ArrivesPanel({ rig, analysis, proved, edit }: ArrivesPanelProps) {
   const [open, setOpen] = useState(false);
-  const { Icon, badge: style } = VERDICT_SIGN[analysis.verdict];
   return (
-    <aside
-      aria-label="What arrives"
-      className="border-line bg-panel sticky bottom-0 z-[5] border-t-4 px-4 pt-3 pb-4 max-lg:max-h-[60dvh] max-lg:overflow-y-auto lg:h-dvh lg:overflow-y-auto lg:border-t-0 lg:border-l lg:px-5 lg:pt-5"
-    >
-      <div aria-live="polite" data-verdict={analysis.verdict} data-state={analysis.arrives[0]?.state}>
-        <p className={`inline-flex items-center gap-1.5 rounded-full px-3 py-0.5 font-semibold ${style}`}>
-          <Icon size={17} aria-hidden /> {badge(analysis)}
-        </p>
-        {worstFirst(analysis.arrives).map((arrival, index) => (
-          <div
-            key={`${arrival.source} ${arrival.recorder}`}
-            className={index > 0 && !open ? 'max-lg:hidden' : ''}
-          >
-            <h2
-              className={`mt-1.5 leading-snug font-bold ${analysis.arrives.length > 1 ? 'text-lg' : 'text-xl lg:text-2xl'}`}
-            >
-              {sayArrival(rig, arrival)}
-            </h2>
-            <p className={`mt-1 ${open ? '' : 'max-lg:hidden'}`}>
-              <SentenceView sentence={sayLevel(rig, arrival)} />
-            </p>
-          </div>
-        ))}
-        {analysis.arrives.length > 1 && !open && (
-          <p className="text-soft lg:hidden">and {analysis.arrives.length - 1} more below</p>
-        )}
-        {analysis.arrives.length === 0 && (
-          <h2 className="mt-1.5 text-xl font-bold">Nothing is chosen to record.</h2>
-        )}
-      </div>
+    <PanelFrame label="What arrives">
+      <VerdictHead rig={rig} analysis={analysis} open={open} />
       <button
         type="button"
         className="button mt-2 w-full lg:hidden"
@@ -177,6 +137,6 @@ export const ArrivesPanel = memo(function ArrivesPanel({ rig, analysis, proved, 
         </section>
         <WhoHears rig={rig} analysis={analysis} />
       </div>
-    </aside>
+    </PanelFrame>
   );
 });

@@ -42,7 +42,8 @@ export function BenchHeader(props: {
   record: RigRecord;
   gone: boolean;
   edit: (change: RigEdit) => void;
-  folding: Folding;
+  /** Absent in a lens that has nothing to fold. */
+  folding?: Folding;
 }) {
   const { record, gone, edit, folding } = props;
   const rig = record.doc;
@@ -62,7 +63,7 @@ export function BenchHeader(props: {
         <button type="button" className="button" disabled={!canRedo(record)} onClick={() => void redo(rig)}>
           <Redo2 size={18} aria-hidden /> Redo
         </button>
-        {rig.parts.length > 1 && (
+        {folding && rig.parts.length > 1 && (
           <button type="button" className="button" onClick={() => folding.foldAll(!folding.folded)}>
             {folding.folded ? (
               <UnfoldVertical size={18} aria-hidden />

@@ -20,9 +20,20 @@ import { BenchHeader } from './bench-header';
 import type { Editing } from './editing';
 import { useFolding } from './folding';
 import { Ladder } from './ladder';
-import { addCommands, foldCommand, historyCommands, switchCommands, wholeRigCommands } from './rig-commands';
+import { LensChoice } from './lens-choice';
+import { LensFrame } from './lens-frame';
+import {
+  addCommands,
+  foldCommand,
+  historyCommands,
+  lensCommands,
+  switchCommands,
+  wholeRigCommands,
+} from './rig-commands';
 import { useAnalysis, useFixes } from './use-analysis';
+import { useLens } from './use-lens';
 
+const LevelsLens = lazily(() => import('../levels/levels-lens').then((m) => m.LevelsLens));
 const AddDialog = lazily(() => import('./add-dialog').then((m) => m.AddDialog));
 
 function useEditing(rig: Rig, own: readonly Part[]): Omit<Editing, 'add'> & { readonly shown: Rig } {
@@ -56,6 +67,7 @@ export function Bench({ record, gone }: { record: RigRecord; gone: boolean }) {
   const { analysed, trouble, again } = useAnalysis(rig);
   const proved = useFixes(analysed, drawer);
   const folding = useFolding(record.doc.parts.length);
+  const [lens, choose] = useLens();
   const offer = useCallback((): readonly Command[] => {
     const way = proved.out?.way;
     const wayOut = way && {
@@ -72,41 +84,46 @@ export function Bench({ record, gone }: { record: RigRecord; gone: boolean }) {
     return [
       ...historyCommands(record.doc),
       ...wholeRigCommands(record.doc, (path) => router.push(path)),
-      foldCommand(folding),
+      ...(lens === 'wiring' ? [foldCommand(folding)] : []),
+      ...lensCommands(choose),
       ...(wayOut ? [wayOut] : []),
       ...(fix ? [fix] : []),
       ...switchCommands(rig, edit),
       ...addCommands(rig, setAdding),
     ];
-  }, [record.doc, rig, proved, edit, router, folding]);
+  }, [record.doc, rig, proved, edit, router, folding, lens, choose]);
   useCommands(offer);
+  const shared = { edit, preview, add: setAdding, drawer, folding, proved };
+  const head = (
+    <>
+      <BenchHeader record={record} gone={gone} edit={edit} {...(lens === 'wiring' && { folding })} />
+      <div className="mx-auto max-w-3xl">
+        <LensChoice lens={lens} choose={choose} marked={analysed?.analysis.marks ?? []} />
+      </div>
+      {trouble !== undefined && (
+        <p role="alert" className="text-vermilion mx-auto mt-4 flex max-w-3xl flex-wrap items-center gap-3">
+          {trouble}
+          <button type="button" className="button" onClick={again}>
+            Try again
+          </button>
+        </p>
+      )}
+    </>
+  );
   return (
     <div className="lg:grid lg:h-dvh lg:grid-cols-[minmax(0,1fr)_minmax(320px,24rem)]">
-      <div data-scrolls className="px-3 pt-3 pb-6 lg:overflow-y-auto lg:px-6">
-        <BenchHeader record={record} gone={gone} edit={edit} folding={folding} />
-        {trouble !== undefined && (
-          <p role="alert" className="text-vermilion mx-auto mt-4 flex max-w-3xl flex-wrap items-center gap-3">
-            {trouble}
-            <button type="button" className="button" onClick={again}>
-              Try again
-            </button>
-          </p>
-        )}
-        {analysed && (
-          <Ladder
-            {...analysed}
-            edit={edit}
-            preview={preview}
-            add={setAdding}
-            drawer={drawer}
-            folding={folding}
-          />
-        )}
-        {adding !== undefined && (
-          <AddDialog key={adding} rig={rig} placed={adding} drawer={drawer} edit={edit} goOn={setAdding} />
-        )}
-      </div>
-      {analysed && <ArrivesPanel {...analysed} proved={proved} edit={edit} />}
+      {analysed && lens === 'levels' ? (
+        <LevelsLens {...shared} {...analysed} head={head} />
+      ) : (
+        <LensFrame
+          head={head}
+          ladder={analysed && <Ladder {...shared} {...analysed} />}
+          panel={analysed && <ArrivesPanel {...analysed} proved={proved} edit={edit} />}
+        />
+      )}
+      {adding !== undefined && (
+        <AddDialog key={adding} rig={rig} placed={adding} drawer={drawer} edit={edit} goOn={setAdding} />
+      )}
     </div>
   );
 }

@@ -8,6 +8,7 @@ import { exportRig, keeping } from '../shared/report-trouble';
 import { showRig } from '../shared/use-rigs';
 import type { Folding } from './folding';
 import { removeWithUndo } from './remove-rig';
+import { LENSES, type LensId } from './use-lens';
 
 const GROUP = 'This rig';
 
@@ -34,6 +35,9 @@ export const foldCommand = ({ folded, foldAll }: Folding): Command => ({
   key: 'fold',
   run: () => foldAll(!folded),
 });
+
+export const lensCommands = (choose: (lens: LensId) => void): readonly Command[] =>
+  LENSES.map(({ id, name, key }) => ({ group: GROUP, says: `Look at ${name}`, key, run: () => choose(id) }));
 
 /** Every place of every switch, but where it stands. */
 export const switchCommands = (rig: Rig, edit: (change: RigEdit) => void): readonly Command[] =>

@@ -5,6 +5,8 @@ export const KEYS = {
   redo: { press: ['$mod+Shift+KeyZ', '$mod+KeyY'], written: 'Ctrl Shift Z, Ctrl Y', does: 'redo' },
   newRig: { press: ['n'], written: 'N', does: 'a new rig' },
   fold: { press: ['f'], written: 'F', does: 'fold the ladder, or open it' },
+  lensWiring: { press: ['1'], written: '1', does: 'look at the wiring' },
+  lensLevels: { press: ['2'], written: '2', does: 'look at the levels' },
   shortcuts: { press: ['Shift+?', '?'], written: '?', does: 'this sheet' },
 } as const satisfies Readonly<Record<string, KeyPlan>>;
 

@@ -2,6 +2,7 @@
 import { useId } from 'react';
 import type { Figure } from '../../core/parts/model/figures';
 import { formatFigure, parseFigure } from '../../core/units';
+import { FigureRow } from '../shared/figure-row';
 
 interface FigureFieldProps {
   readonly figure: Figure;
@@ -21,21 +22,12 @@ export function FigureField({ figure, typed, type }: FigureFieldProps) {
   const trouble = troubleIn(figure, typed);
   const id = useId();
   return (
-    <div className="grid gap-x-3 sm:grid-cols-[1fr_11rem] sm:items-center">
-      <label htmlFor={id}>{figure.name}</label>
-      <input
-        id={id}
-        className="field w-full font-mono text-sm"
-        value={typed ?? formatFigure(figure.value, figure.unit)}
-        aria-invalid={trouble !== undefined}
-        aria-describedby={trouble ? `${id}-trouble` : undefined}
-        onChange={(event) => type(event.target.value)}
-      />
-      {trouble && (
-        <p id={`${id}-trouble`} role="alert" className="text-vermilion text-sm sm:col-span-2">
-          {trouble}
-        </p>
-      )}
-    </div>
+    <FigureRow
+      id={id}
+      name={figure.name}
+      text={typed ?? formatFigure(figure.value, figure.unit)}
+      trouble={trouble}
+      type={type}
+    />
   );
 }

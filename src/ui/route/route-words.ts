@@ -2,24 +2,16 @@ import { findApp } from '../../core/apps';
 import { staysPut } from '../../core/parts';
 import { contactsOf } from '../../core/plugs';
 import { nameOf } from '../../core/words';
+import { turnedIn } from '../../core/words/plugging';
 import { laidParts, type Rig } from '../../core/rig';
 import type { Route } from '../../core/search/route';
-import { formatDb } from '../../core/units';
 
 /** For each part what is turned from where it is delivered: "Interface: 48 V on, Gain 39.0 dB". */
-export const settingsMade = (rig: Rig): string[] =>
-  laidParts(rig).flatMap(({ placed, part }) => {
-    const turned = Object.entries(placed.settings ?? {}).flatMap(([id, value]) => {
-      const setting = part.settings?.find((s) => s.id === id);
-      if (!setting || setting.initial === value) return [];
-      const place =
-        setting.kind === 'switch'
-          ? (setting.options.find((option) => option.id === value)?.name ?? String(value))
-          : formatDb(Number(value));
-      return [`${setting.name} ${place}`];
-    });
-    return turned.length > 0 ? [`${nameOf(rig, placed.id)}: ${turned.join(', ')}`] : [];
-  });
+export function settingsMade(rig: Rig): string[] {
+  const byPart = new Map<string, string[]>();
+  for (const { placed, short } of turnedIn(rig)) byPart.set(placed, [...(byPart.get(placed) ?? []), short]);
+  return [...byPart].map(([placed, turned]) => `${nameOf(rig, placed)}: ${turned.join(', ')}`);
+}
 
 /** Beyond this an unbalanced line lead is too long for many, metres. Common practice; practitioners disagree. */
 const LONG_UNBALANCED = 3;
@@ -31,7 +23,7 @@ const longLeads = (rig: Rig): string[] =>
     const unbalanced = part.ports.every(({ connector }) => contactsOf(connector).includes('S'));
     return part.length !== undefined && unbalanced && metres > LONG_UNBALANCED
       ? [
-          `${Number(metres.toFixed(1))} m of unbalanced lead may pick up hum, which is not reckoned with; beyond ${LONG_UNBALANCED} to 6 m many go balanced (common practice)`,
+          `${Number(metres.toFixed(1))} m of unbalanced lead may pick up hum, how much the lens Levels tells; beyond ${LONG_UNBALANCED} to 6 m many go balanced (common practice)`,
         ]
       : [];
   });

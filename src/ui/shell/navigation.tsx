@@ -13,6 +13,7 @@ const VIEWS = [
   { href: '/route', name: 'Route' },
   { href: '/drawer', name: 'Drawer' },
   { href: '/compare', name: 'Compare' },
+  { href: '/calculators', name: 'Calculators' },
 ] as const;
 
 /** Left of the page on a wide screen, above it on a phone: the views, then the rigs. */
@@ -49,7 +50,7 @@ export function Navigation() {
               key={href}
               href={href === '/' ? bench : href}
               aria-current={path === href ? 'page' : undefined}
-              className="flex min-h-11 items-center rounded-lg px-2.5 lg:px-3 text-ink hover:bg-card aria-[current=page]:bg-ink aria-[current=page]:font-semibold aria-[current=page]:text-paper lg:min-h-10"
+              className="flex min-h-11 flex-none items-center max-lg:last:hidden rounded-lg px-2.5 lg:px-3 text-ink hover:bg-card aria-[current=page]:bg-ink aria-[current=page]:font-semibold aria-[current=page]:text-paper lg:min-h-10"
             >
               {name}
             </Link>

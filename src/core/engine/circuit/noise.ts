@@ -1,129 +1,15 @@
-import { Matrix, solve } from 'ml-matrix';
 import { dbV, type DbV } from '../../units';
 import type { Block } from './blocks';
 import type { NetPath } from './netlist';
 import type { Network } from './network';
-import { density, densityOf, square, type NoiseAnswers, type Port, type UnitAnswer } from './noise-answers';
+import { density, densityOf, square, type NoiseAnswers, type Port } from './noise-answers';
 import { Memo } from './memo';
+import { adjoint, type PathsTo, type Weighted } from './adjoint';
 import { sampleSmooth } from './sample-smooth';
-import { ZERO, magnitude, plus, product, times, type Phasor, type Response } from './system';
+import { ZERO, plus, product, type Phasor, type Response } from './system';
 import { THIRD_OCTAVES } from './third-octaves';
 
 const WIDTHS = THIRD_OCTAVES.map((band) => band.width);
-
-/** A voltage that counts less than this at the output, −80 dB, brings no noise that could be told from none. */
-const NEGLIGIBLE = 1e-4;
-
-type PathsTo = ReadonlyMap<string, readonly NetPath[]>;
-type Weights = ReadonlyMap<string, Phasor>;
-
-interface Weighted {
-  readonly answer: UnitAnswer;
-  readonly weight: Phasor;
-}
-
-/** What a unit answer brings backwards to each sense, by the paths that feed its drives. */
-function toSenses(answers: readonly UnitAnswer[], pathsTo: PathsTo): Map<string, Phasor> {
-  const found = new Map<string, Phasor>();
-  for (const { drives } of answers) {
-    for (const { id, row } of drives) {
-      for (const path of pathsTo.get(id) ?? []) {
-        found.set(path.from, plus(found.get(path.from) ?? ZERO, times(row, path.gain)));
-      }
-    }
-  }
-  return found;
-}
-
-/** Weights of senses that feed one another in a circle: w = first + K·w, solved. */
-function solveWeights(first: Weights, through: ReadonlyMap<string, Weights>): Weights {
-  const names = [...through.keys()];
-  const n = names.length;
-  const matrix = Matrix.eye(2 * n);
-  for (const [column, from] of names.entries()) {
-    for (const [to, { re, im }] of through.get(from) ?? []) {
-      const row = names.indexOf(to);
-      matrix.set(row, column, matrix.get(row, column) - re);
-      matrix.set(row + n, column + n, matrix.get(row + n, column + n) - re);
-      matrix.set(row, column + n, matrix.get(row, column + n) + im);
-      matrix.set(row + n, column, matrix.get(row + n, column) - im);
-    }
-  }
-  const begun = names.map((name) => first.get(name) ?? ZERO);
-  const answer = solve(matrix, Matrix.columnVector([...begun.map((b) => b.re), ...begun.map((b) => b.im)]));
-  return new Map(
-    names.map((name, index) => [name, { re: answer.get(index, 0), im: answer.get(index + n, 0) }]),
-  );
-}
-
-/** How strongly a voltage at each sense counts at the output, and how each block answers to the output. */
-interface Adjoint {
-  readonly answers: ReadonlyMap<Block, readonly Weighted[]>;
-  readonly weights: Weights;
-}
-
-/**
- * The adjoint network (Director and Rohrer 1969): a unit current into the output answers with the transfer from every
- * branch to it. Networks without controlled sources are reciprocal, so the block's own matrix serves; stages are
- * crossed backwards, from a drive to the senses that feed it.
- */
-function adjoint(
-  { senses, between }: NoiseAnswers,
-  pathsTo: PathsTo,
-  band: number,
-  [from, to]: readonly [number, number],
-  loops: boolean,
-): Adjoint {
-  const answersAt = (p: number, m: number): UnitAnswer[] => {
-    const list: UnitAnswer[] = [];
-    between(p, m, band, (answer) => list.push(answer));
-    return list;
-  };
-  const output = answersAt(from, to);
-  const found = new Map<Block, Weighted[]>();
-  const put = (list: readonly UnitAnswer[], weight: Phasor) => {
-    for (const answer of list) {
-      const known = found.get(answer.block);
-      if (known) known.push({ answer, weight });
-      else found.set(answer.block, [{ answer, weight }]);
-    }
-  };
-  put(output, { re: 1, im: 0 });
-  const weights = new Map<string, Phasor>();
-  const own = new Map<string, UnitAnswer[]>();
-  const ownAnswers = (id: string): UnitAnswer[] => {
-    const sense = senses.get(id);
-    const list = own.get(id) ?? (sense ? answersAt(sense.from, sense.to) : []);
-    own.set(id, list);
-    return list;
-  };
-  const first = toSenses(output, pathsTo);
-  if (loops) {
-    const through = new Map<string, Weights>();
-    for (const queue = [...first.keys()]; queue.length > 0;) {
-      const id = queue.pop() ?? '';
-      if (through.has(id)) continue;
-      const next = toSenses(ownAnswers(id), pathsTo);
-      through.set(id, next);
-      queue.push(...next.keys());
-    }
-    for (const [id, weight] of solveWeights(first, through)) weights.set(id, weight);
-  } else {
-    for (let wave: Weights = first; wave.size > 0;) {
-      const next = new Map<string, Phasor>();
-      for (const [id, weight] of wave) {
-        if (magnitude(weight) < NEGLIGIBLE || !senses.has(id)) continue;
-        weights.set(id, plus(weights.get(id) ?? ZERO, weight));
-        for (const [before, gain] of toSenses(ownAnswers(id), pathsTo)) {
-          next.set(before, plus(next.get(before) ?? ZERO, product(gain, weight)));
-        }
-      }
-      wave = next;
-    }
-  }
-  for (const [id, weight] of weights) put(ownAnswers(id), weight);
-  return { answers: found, weights };
-}
 
 /** Mean square density at the output of what one block's branches bring; several answers of one block add with their phase. */
 function blockDensity(block: Block, list: readonly Weighted[]): number {
@@ -189,6 +75,53 @@ function gainsUpstream(
   return paths.flatMap((path) => (drives.has(path.to) ? [path.gain] : [])).join();
 }
 
+/** The paths that feed each drive; what is shut feeds nothing. */
+function byTarget(paths: readonly NetPath[]): PathsTo {
+  const found = new Map<string, NetPath[]>();
+  for (const path of paths) {
+    if (path.gain === 0) continue;
+    const known = found.get(path.to);
+    if (known) known.push(path);
+    else found.set(path.to, [path]);
+  }
+  return found;
+}
+
+/** What brings noise between two nets: a stage's own, or the heat of what stands ahead of a sense or at the nets themselves. Mean square, V². */
+export interface NoiseShare {
+  readonly is: 'stage' | 'heat';
+  /** The stage's sense, or the one ahead of which the resistors stand; absent of those at the nets themselves. */
+  readonly sense?: string;
+  readonly power: number;
+}
+
+/** The same noise as `noiseSolver` gives, by what brings it; every third octave is worked out. */
+export function noiseShares(
+  network: Network,
+  paths: readonly NetPath[],
+  ports: readonly Port[],
+  port: readonly [number, number],
+  loops = false,
+): NoiseShare[] {
+  const answers = network.noise(ports);
+  const pathsTo = byTarget(paths);
+  const powers = new Map<string, { -readonly [K in keyof NoiseShare]: NoiseShare[K] }>();
+  const add = (is: NoiseShare['is'], sense: string | undefined, power: number) => {
+    const key = `${is} ${sense ?? ''}`;
+    const known = powers.get(key) ?? { is, ...(sense !== undefined && { sense }), power: 0 };
+    powers.set(key, known);
+    known.power += power;
+  };
+  for (const [band, { width }] of THIRD_OCTAVES.entries()) {
+    const found = adjoint(answers, pathsTo, band, port, loops);
+    for (const [block, list] of found.answers)
+      add('heat', found.ahead.get(block), width * blockDensity(block, list));
+    for (const [id, weight] of found.weights)
+      add('stage', id, width * density(answers.senses.get(id)?.noise ?? -Infinity) * square(weight));
+  }
+  return [...powers.values()];
+}
+
 /**
  * Noise between two nets, 20 Hz–20 kHz, in dBV: every resistor's thermal noise (4kTR, 290 K) and every stage's
  * equivalent input noise, summed in third octaves. The sound sources' own noise is not in it. Only for the `ports`
@@ -201,13 +134,7 @@ export function noiseSolver(
   loops = false,
 ) {
   const answers = network.noise(ports);
-  const pathsTo = new Map<string, NetPath[]>();
-  for (const path of paths) {
-    if (path.gain === 0) continue;
-    const known = pathsTo.get(path.to);
-    if (known) known.push(path);
-    else pathsTo.set(path.to, [path]);
-  }
+  const pathsTo = byTarget(paths);
   const noiseBetween = (port: readonly [number, number]): number => {
     const densityAt = (band: number): number => {
       const found = adjoint(answers, pathsTo, band, port, loops);

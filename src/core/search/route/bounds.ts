@@ -10,8 +10,8 @@ import { givesVolts, isPassive, probesAt, spotsOf, waysThrough, type Spot, type 
 export interface Bounds {
   /** From an open end. */
   readonly from: (end: OpenEnd, passed: boolean) => number;
-  /** From an open end over a part that is put on it, that part itself not counted. `passed`: what every chain has to lead through is behind, or is that part. */
-  readonly over: (end: OpenEnd, part: Part, passed: boolean) => number;
+  /** From an open end over parts that are put on it, each by itself and not counted. `passed`: what every chain has to lead through is behind, or is that part. */
+  readonly over: (end: OpenEnd) => (part: Part, passed: boolean) => number;
   /** From a port of which nothing is known but what it is, whatever lies on it. */
   readonly fromPort: (port: Half) => number;
 }
@@ -21,8 +21,8 @@ export type KnownBounds = Map<string, Tables>;
 
 interface Tables {
   readonly least: ReadonlyMap<string, number>;
-  /** By part and half: of the places at which it is entered. */
-  readonly overs: Map<string, ReadonlyMap<string, number>>;
+  /** By half and part: of the places at which it is entered. */
+  readonly overs: Map<string, Map<Part, ReadonlyMap<string, number>>>;
   /** By half. */
   readonly halves: ReadonlyMap<string, number>;
 }
@@ -146,6 +146,8 @@ export interface Goal {
   readonly part: Part;
   readonly ports: readonly PartPort[];
   readonly accepts: (port: PartPort, end: OpenEnd) => boolean;
+  /** What it accepts hangs on the part alone, and can be kept for other questions. */
+  readonly always?: boolean;
 }
 
 /** Something at a spot: with a want that is still to be met or not, before or after what every chain has to lead through. */
@@ -169,19 +171,34 @@ interface Frame {
   readonly via?: ReadonlySet<Part>;
 }
 
+const kept = new WeakMap<Part, Map<string, readonly Spot[]>>();
+
+/** The spots of half a joint at which a goal takes something by one of its ports. */
+function spotsTaken(goal: Goal, half: Half, port: PartPort, twoSides: boolean): readonly Spot[] {
+  if (!mate(half, port).fits) return [];
+  const find = () =>
+    probesAt(goal.part, half).flatMap(({ spot, end }): Spot[] =>
+      goal.accepts(port, twoSides ? inPairs(end) : end) ? [spot] : [],
+    );
+  if (!goal.always) return find();
+  const known = kept.get(goal.part) ?? new Map<string, readonly Spot[]>();
+  kept.set(goal.part, known);
+  const key = `${half.connector} ${half.gender} ${port.id} ${twoSides}`;
+  const spots = known.get(key) ?? find();
+  known.set(key, spots);
+  return spots;
+}
+
 /** Every place from which the goal is reached by the last joint alone. */
 function arrivals({ goal, kinds, wanted, twoSides }: Frame): Place[] {
   // What lets a feed through leaves it to what follows.
   const feeds = givesVolts(goal.part) >= wanted || (isPassive(goal.part) && !goal.part.host);
   return kinds.flatMap((half) =>
-    goal.ports.flatMap((port): Place[] =>
-      mate(half, port).fits
-        ? probesAt(goal.part, half).flatMap(({ spot, end }): Place[] => {
-            if (!goal.accepts(port, twoSides ? inPairs(end) : end)) return [];
-            const fed: Place = { spot, wanting: false, passed: true };
-            return wanted > 0 && feeds ? [fed, { ...fed, wanting: true }] : [fed];
-          })
-        : [],
+    goal.ports.flatMap((port) =>
+      spotsTaken(goal, half, port, twoSides).flatMap((spot): Place[] => {
+        const fed: Place = { spot, wanting: false, passed: true };
+        return wanted > 0 && feeds ? [fed, { ...fed, wanting: true }] : [fed];
+      }),
     ),
   );
 }
@@ -255,6 +272,23 @@ function leastOver(
   return found;
 }
 
+/** The places at which an open end is, as keys. */
+function keysOf(end: OpenEnd): (passed: boolean) => readonly string[] {
+  const wanting = wantedBy(end) > 0;
+  const spots = spotsOf(end);
+  const [yes, no] = [true, false].map((passed) => spots.map((spot) => keyOf({ spot, wanting, passed })));
+  return (passed) => (passed ? yes : no) ?? [];
+}
+
+function leastAt(keys: readonly string[], weights: ReadonlyMap<string, number>): number {
+  let least = Infinity;
+  for (const key of keys) {
+    const weight = weights.get(key);
+    if (weight !== undefined && weight < least) least = weight;
+  }
+  return least;
+}
+
 /**
  * The least that any chain from an open end to one of a part's ports can weigh, by what lies on its contacts: parts are taken as
  * if each were the first of its like, and each sound by itself. An admissible bound for a best-first search (Hart, Nilsson and
@@ -278,22 +312,19 @@ export function boundsTo(
   const tables = known.get(key) ?? tablesFor(frame, costFor(0, 0, 1, purse).weight);
   known.set(key, tables);
   const { least, overs } = tables;
-  const oversOf = (part: Part, { connector, gender }: Half): ReadonlyMap<string, number> => {
-    const of = `${part.id} ${connector} ${gender}`;
-    const found = overs.get(of) ?? leastOver(frame, least, part, { connector, gender });
-    overs.set(of, found);
-    return found;
-  };
-  const best = (end: OpenEnd, passed: boolean, weights: ReadonlyMap<string, number>): number => {
-    const wanting = wantedBy(end) > 0;
-    return Math.min(
-      Infinity,
-      ...spotsOf(end).map((spot) => weights.get(keyOf({ spot, wanting, passed })) ?? Infinity),
-    );
+  const over: Bounds['over'] = (end) => {
+    const [half, placesAt] = [end.port, keysOf(end)];
+    const known = overs.get(halfKey(half)) ?? new Map<Part, ReadonlyMap<string, number>>();
+    overs.set(halfKey(half), known);
+    return (part, passed) => {
+      const weights = known.get(part) ?? leastOver(frame, least, part, half);
+      known.set(part, weights);
+      return leastAt(placesAt(passed), weights);
+    };
   };
   return {
-    from: (end, passed) => best(end, passed, least),
-    over: (end, part, passed) => best(end, passed, oversOf(part, end.port)),
+    from: (end, passed) => leastAt(keysOf(end)(passed), least),
+    over,
     fromPort: (port) => tables.halves.get(halfKey(port)) ?? Infinity,
   };
 }

@@ -48,13 +48,27 @@ interface Node {
   readonly passed: boolean;
   /** How far it reaches from the last thing that stands somewhere. */
   readonly reach: Reach;
+  /** Pieces of copper to buy, one in another, since the last box. */
+  readonly copper: number;
   /** What its beginning brings with it. */
   readonly extra: Cost;
+}
+
+/** Something that could be put on an open end: what it costs as the first of its kind, and the least that follows it. */
+interface Onward {
+  readonly entry: Entry;
+  readonly least: Cost;
+}
+
+/** What waits for its turn. Of what could be put on an open end only the cheapest waits; it calls the one after it. */
+interface Turn {
+  readonly node: Node;
   /** The least that the whole chain can cost. */
   readonly bound: Cost;
-  /** The goal that its open end goes into; absent while it grows. */
+  /** The goal that its open end goes into. */
   readonly to?: PartPort;
-  /** What is to be put on its open end; what comes of it is worked out when it is its turn. */
+  readonly onward?: { readonly list: readonly Onward[]; readonly at: number };
+  /** It costs more than as the first of its kind, and that is counted. */
   readonly next?: Entry;
 }
 
@@ -67,6 +81,8 @@ export interface ChainSearch {
   readonly purse: Purse;
   /** Whether what arrives at a port of the goal is any use there. */
   readonly accepts: (port: PartPort, end: OpenEnd) => boolean;
+  /** What it accepts hangs on the goal alone. */
+  readonly always?: boolean;
   readonly longest: number;
   /** What a chain that begins at an end brings with it beside its parts, such as a supply for the source. */
   readonly extra?: (start: OpenEnd) => Cost;
@@ -95,7 +111,7 @@ function standsFor(a: Node, b: Node, purse: Purse, prices: ReadonlyMap<string, n
     const more = Math.min(count, owned) - Math.min(b.used.get(id) ?? 0, owned);
     if (more > 0) again = plus(again, costFor(more, more * (prices.get(id) ?? 0), 0, purse));
   }
-  return compareWeights(again, b.cost) <= 0 && a.links.length <= b.links.length;
+  return compareWeights(again, b.cost) <= 0 && a.links.length <= b.links.length && a.copper <= b.copper;
 }
 
 /** Sockets of one kind on a part do not make two ways. */
@@ -113,10 +129,21 @@ export const kindOfChain = (
     socketKind(to),
   ].join('>');
 
+const NONE_USED = useOf([]);
+
+/**
+ * More leads and adapters than these bought to hang one in another between two boxes are no answer: each is one contact more to
+ * fail, and a lead that does it is sold. What is owned may hang as it will. Ours.
+ */
+const MOST_COPPER = 3;
+
 /** Grows chains from open ends to a goal, the cheapest first; of chains of one kind and state only the best goes on. */
 export class ChainFinder {
-  private readonly queue = new Heap<Node>((a, b) => compareCosts(a.bound, b.bound));
+  private readonly queue = new Heap<Turn>((a, b) => compareCosts(a.bound, b.bound));
   private readonly reached = new Map<string, Node[]>();
+  /** Another that was reached later stands for them. */
+  private readonly outdone = new Set<Node>();
+  private readonly onwards = new Map<string, readonly Onward[]>();
   private readonly accepted = new Map<string, boolean>();
   private readonly prices: ReadonlyMap<string, number>;
   private readonly least: Bounds;
@@ -127,8 +154,8 @@ export class ChainFinder {
 
   constructor(private readonly search: ChainSearch) {
     this.prices = new Map(search.pool.parts.map((part) => [part.id, part.price]));
-    const { goal: part, ports, accepts, purse } = search;
-    const goal = { part, ports, accepts };
+    const { goal: part, ports, accepts, always = false, purse } = search;
+    const goal = { part, ports, accepts, always };
     this.least = boundsTo(goal, search.starts, search.pool, purse, search.via, search.known);
     for (const end of search.starts) {
       this.grow({
@@ -138,6 +165,7 @@ export class ChainFinder {
         used: useOf([]),
         path: '',
         reach: reachAfter(undefined, end.part, end.port),
+        copper: 0,
         extra: search.extra?.(end) ?? NOTHING,
         passed: search.via === undefined,
         cost: NOTHING,
@@ -152,35 +180,46 @@ export class ChainFinder {
 
   /** The next chain, or undefined: when there is none, or after one step that led to none yet. */
   step(): PartChain | undefined {
-    const node = this.queue.pop();
-    if (!node) return undefined;
-    if (node.to) {
-      return {
-        from: node.from,
-        links: node.links,
-        to: node.to,
-        kind: kindOfChain(node.from, node.links, node.to),
-        way: `${node.path}>${sameSocket(node.to)} ${node.end.state}`,
-        cost: node.cost,
-      };
-    }
-    if (node.next) {
-      this.put(node, node.next);
-      return undefined;
-    }
-    this.expanded += 1;
-    if (this.isDominated(node)) return undefined;
-    this.arrive(node);
-    if (node.links.length < this.search.longest) this.extend(node);
-    else this.cut = Math.min(this.cut, node.bound.weight);
+    const turn = this.queue.pop();
+    if (!turn) return undefined;
+    const { node, to, onward, next } = turn;
+    if (to) return this.chainOf(node, to);
+    if (next) this.put(node, next);
+    else if (onward) this.putNext(node, onward.list, onward.at);
+    else this.open(turn);
     return undefined;
   }
 
+  private chainOf(node: Node, to: PartPort): PartChain {
+    const { from, links, path, end } = node;
+    return {
+      from,
+      links,
+      to,
+      kind: kindOfChain(from, links, to),
+      way: `${path}>${sameSocket(to)} ${end.state}`,
+      cost: plus(node.cost, costFor(0, 0, 1, this.search.purse)),
+    };
+  }
+
+  private open({ node, bound }: Turn): void {
+    this.expanded += 1;
+    if (this.outdone.has(node)) return;
+    this.arrive(node);
+    if (node.links.length < this.search.longest) this.call(node, this.onwardFrom(node), 0);
+    else this.cut = Math.min(this.cut, bound.weight);
+  }
+
+  /** Whether another that was reached stands for it; those that it stands for need not go on. */
   private isDominated(node: Node): boolean {
+    const { purse } = this.search;
     const key = signatureOf(node);
     const others = this.reached.get(key) ?? [];
-    if (others.some((other) => standsFor(other, node, this.search.purse, this.prices))) return true;
-    this.reached.set(key, [...others, node]);
+    if (others.some((other) => standsFor(other, node, purse, this.prices))) return true;
+    const [worse, rest] = [[] as Node[], [node]];
+    for (const other of others) (standsFor(node, other, purse, this.prices) ? worse : rest).push(other);
+    for (const other of worse) this.outdone.add(other);
+    this.reached.set(key, rest);
     return false;
   }
 
@@ -200,7 +239,7 @@ export class ChainFinder {
     for (const port of firstOfEach(ports)) {
       if (standsApart(node.reach, goal, port) || !this.isAccepted(port, node.end)) continue;
       const cost = plus(node.cost, costFor(0, 0, 1, purse));
-      this.queue.push({ ...node, cost, bound: plus(cost, node.extra), to: port });
+      this.queue.push({ node, bound: plus(cost, node.extra), to: port });
     }
   }
 
@@ -213,21 +252,47 @@ export class ChainFinder {
     return good;
   }
 
-  /** Every part that could be put on, for when it is its turn. */
-  private extend(node: Node): void {
-    const { pool, purse, budget = Infinity, ceiling } = this.search;
-    const most = ceiling?.();
-    for (const next of pool.entriesFor(node.end)) {
-      const { part, port } = next;
-      if (standsApart(node.reach, part, port)) continue;
-      const passed = node.passed || this.isVia(part);
-      const ahead = this.least.over(node.end, part, passed);
-      if (!Number.isFinite(ahead)) continue;
-      const cost = plus(node.cost, costOfOneMore(part, node.used, purse));
-      if (cost.price > budget) continue;
-      const bound = plus(plus(cost, { ...NOTHING, weight: ahead }), node.extra);
-      if (most && compareWeights(bound, most) > 0) continue;
-      this.queue.push({ ...node, bound, next });
+  /** Every part that could be put on, what can cost least first. Ends of one state go on alike. */
+  private onwardFrom({ end, passed }: Node): readonly Onward[] {
+    const key = `${passed} ${end.state}`;
+    const known = this.onwards.get(key);
+    if (known) return known;
+    const { pool, purse } = this.search;
+    const over = this.least.over(end);
+    const found: Onward[] = [];
+    for (const entry of pool.entriesFor(end)) {
+      const weight = over(entry.part, passed || this.isVia(entry.part));
+      const own = costOfOneMore(entry.part, NONE_USED, purse);
+      if (Number.isFinite(weight)) found.push({ entry, least: plus(own, { ...NOTHING, weight }) });
+    }
+    found.sort((a, b) => compareCosts(a.least, b.least));
+    this.onwards.set(key, found);
+    return found;
+  }
+
+  /** Lets what is at a place of a list wait for its turn, if that can still come. */
+  private call(node: Node, list: readonly Onward[], at: number): void {
+    const one = list[at];
+    if (!one) return;
+    const bound = plus(plus(node.cost, one.least), node.extra);
+    const most = this.search.ceiling?.();
+    if (!most || compareWeights(bound, most) <= 0) this.queue.push({ node, bound, onward: { list, at } });
+  }
+
+  /** It is the turn of one of a list: the one after it is called, and it is put on if it costs no more than was thought. */
+  private putNext(node: Node, list: readonly Onward[], at: number): void {
+    this.call(node, list, at + 1);
+    const one = list[at];
+    if (!one || standsApart(node.reach, one.entry.part, one.entry.port)) return;
+    const { purse, budget = Infinity } = this.search;
+    const { part } = one.entry;
+    const cost = costOfOneMore(part, node.used, purse);
+    if (node.cost.price + cost.price > budget) return;
+    const more = cost.weight - costOfOneMore(part, NONE_USED, purse).weight;
+    if (more <= 0) this.put(node, one.entry);
+    else {
+      const bound = plus(plus(plus(node.cost, one.least), node.extra), { ...NOTHING, weight: more });
+      this.queue.push({ node, bound, next: one.entry });
     }
   }
 
@@ -236,7 +301,10 @@ export class ChainFinder {
     const { part, port: entry } = next;
     const { pool, purse, needless } = this.search;
     if (!isPassiveLink(part) && needless?.([...node.links.map((link) => link.part), part])) return;
-    const cost = plus(node.cost, costOfOneMore(part, node.used, purse));
+    const own = costOfOneMore(part, node.used, purse);
+    const copper = isPassiveLink(part) ? node.copper + own.purchases : 0;
+    if (copper > MOST_COPPER) return;
+    const cost = plus(node.cost, own);
     const passed = node.passed || this.isVia(part);
     for (const { end, says } of pool.stepsOver(node.end, next)) {
       this.grow({
@@ -245,6 +313,7 @@ export class ChainFinder {
         cost,
         passed,
         reach: reachAfter(node.reach, part, end.port),
+        copper,
         extra: node.extra,
         links: [...node.links, { part, entry, exit: end.port }],
         used: useAlso(node.used, part),
@@ -253,8 +322,9 @@ export class ChainFinder {
     }
   }
 
-  private grow(node: Omit<Node, 'bound'>): void {
+  private grow(node: Node): void {
     const ahead = this.ahead(node.end, node.passed);
-    if (ahead) this.queue.push({ ...node, bound: plus(plus(node.cost, ahead), node.extra) });
+    if (ahead && !this.isDominated(node))
+      this.queue.push({ node, bound: plus(plus(node.cost, ahead), node.extra) });
   }
 }

@@ -21,7 +21,9 @@ import {
   bestOf,
   boxesOf,
   hasAll,
+  isBoundToPad,
   isClear,
+  isWhole,
   leavesHeadphones,
   sensibleBeside,
   weightOf,
@@ -80,10 +82,6 @@ export interface Pass {
   readonly longRuns: boolean;
 }
 
-/** Both sides are there, where there are two. */
-const isWhole = ({ judged }: Found): boolean =>
-  judged.arrives.every(({ channels }) => channels === 'both' || channels === 'mono');
-
 /** So many open ends are looked at for the first layout of a shape. */
 const MOST_DIVE = 150;
 
@@ -132,6 +130,7 @@ export class Search {
   }
 
   private judge(layout: Layout, cost: Cost): void {
+    if (this.best.some((one) => weightOf(one) <= cost.weight && isBoundToPad(layout, one))) return;
     // Another of a kind that was found, and weighs no more even with its hiss, is no better; it is looked at if it gives something else.
     if (
       this.found.some(
@@ -152,6 +151,8 @@ export class Search {
     if (judged.verdict === 'clean' || isHopeless(judged)) return;
     for (const repaired of repairsOf(layout, judged, this.request, this.stock)) this.offer(repaired);
   }
+
+  private best: readonly Found[] = [];
 
   /** The most that a route may weigh to be among those that are wanted; undefined while there is none. */
   private ceiling: Cost | undefined;
@@ -175,7 +176,8 @@ export class Search {
 
   private keep(found: Found): void {
     this.found.push(found);
-    const best = bestOf(this.found, this.count, this.request.prefer);
+    this.best = bestOf(this.found, this.count, this.request.prefer);
+    const { best } = this;
     const [first] = best;
     const most = first && sensibleBeside(first);
     const lastBest = best.length < this.count ? undefined : Math.max(...best.map(weightOf));
@@ -233,11 +235,19 @@ export class Search {
         one.bound = one.stream.bound;
         if (!layout) continue;
         for (const whole of completed(layout, this.request, this.stock)) this.offer(whole);
+        yield* this.judgeWaiting();
         break;
       }
       yield;
     }
-    for (let next = this.waiting.pop(); next && this.found.length < this.count; next = this.waiting.pop()) {
+    yield* this.judgeWaiting();
+  }
+
+  /** Judges what waits, the cheapest first, until as much is found as is wanted. */
+  private *judgeWaiting(): Generator<void> {
+    while (this.best.length < this.count) {
+      const next = this.waiting.pop();
+      if (!next) return;
       this.judge(next.layout, next.cost);
       yield;
     }

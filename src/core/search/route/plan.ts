@@ -1,6 +1,8 @@
 import type { Arrival } from '../../engine/flow';
 import type { Listener } from '../../engine/returns';
-import { overNoise, polish } from '../settings';
+import { planGains } from '../levels';
+import { isBetter, overNoise, polish, type Settled } from '../settings';
+import { isTouchy } from './touchy';
 import { EVIDENCE_KINDS, type Evidence } from '../../apps';
 import { type Part } from '../../parts';
 import { slug } from '../../schema';
@@ -106,8 +108,15 @@ function named(rig: Rig, request: RouteRequest): Rig {
   return { ...rig, id: slug(name, 'route'), name };
 }
 
+/** A route's knobs as the gain plan has them; where that is no better, peaks brought near the target by what costs nothing. */
+function tuned(rig: Rig, judged: Found['judged']): Pick<Settled, 'rig' | 'judged'> {
+  const { rig: planned, outcome } = planGains(rig);
+  const serves = isBetter(outcome, judged) && (!isTouchy(planned) || isTouchy(rig));
+  return serves ? { rig: planned, judged: outcome } : polish(rig, judged);
+}
+
 function routeOf(found: Found, index: number, before: Found | undefined, request: RouteRequest): Route {
-  const { rig, judged } = polish(found.rig, found.judged);
+  const { rig, judged } = tuned(found.rig, found.judged);
   const { buy, own } = itemsOf(found.layout, request);
   return {
     rank: index + 1,
@@ -186,7 +195,7 @@ function* routesFor(request: RouteRequest, limits: SearchLimits, catalogue?: rea
     const route = routeOf(found, index, undefined, request);
     const drawer = { ...request.drawer };
     for (const { part } of route.buy) drawer[part] = (drawer[part] ?? 0) + 1;
-    const polished = polish(second.rig, second.judged);
+    const polished = tuned(second.rig, second.judged);
     const more = itemsOf(second.layout, { ...request, drawer }).buy;
     const also = { buy: more, cost: second.cost.price, rig: named(polished.rig, request) };
     return { ...route, cost: total.price, also };

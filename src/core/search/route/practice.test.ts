@@ -17,6 +17,8 @@ const KNOWN_FAULTS: Readonly<Record<string, string>> = {
     'the converter cable costs less than the line streamer',
   'a large mixer into a camera: a pad between line and microphone':
     'an output with a level of its own, turned far down, is clean to the engine; practice wants a pad there',
+  'an XLR microphone to tablet and camera at once: an interface whose second output feeds the camera':
+    'copper that shares out a bare microphone is clean to the engine and weighs less; practice takes a box with two outputs',
 };
 
 const plans = new Map<string, Plan>();

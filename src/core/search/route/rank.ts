@@ -1,6 +1,7 @@
 import { EVIDENCE_KINDS, type Evidence } from '../../apps';
 import type { Outcome } from '../../judge';
 import { CATALOGUE, isPassiveLink, type Part } from '../../parts';
+import { isDigital } from '../ends';
 import { overNoise } from '../settings';
 import type { Rig } from '../../rig';
 import { TOUCHY } from '../bother';
@@ -59,14 +60,15 @@ export const compareFound =
     a.cost.joints - b.cost.joints ||
     uncommonness(a) - uncommonness(b);
 
-/** What costs more than so many times the best, and so much, is no answer to the same question. Our own limit. */
-const SENSIBLE = { times: 1.5, plus: 20 };
+/** What weighs half as much again as the best, and 20 more than it, is no answer to the same question. Our own limit. */
+const SENSIBLE = { times: 1.5, more: 20 };
 
 /** Sums in another order of adding are equal. */
 const sign = (difference: number): number => (Math.abs(difference) < 1e-6 ? 0 : difference);
 
 /** The most that a further route may weigh beside the best. */
-export const sensibleBeside = (best: Weighed): number => weightOf(best) * SENSIBLE.times + SENSIBLE.plus;
+export const sensibleBeside = (best: Weighed): number =>
+  Math.max(weightOf(best) * SENSIBLE.times, weightOf(best) + SENSIBLE.more);
 
 /** Less than this much clearer of the noise is no reason for another part, dB. Our own limit. */
 const WORTH_A_PART = 6;
@@ -88,11 +90,16 @@ export const leavesHeadphones = (layout: Layout): boolean =>
     );
   });
 
-/** What a route gives beside the recording: charge, both sides, a socket left for headphones. */
-export function givesOf({ layout, judged }: Pick<Found, 'layout' | 'judged'>): string[] {
+/** What a layout gives, however it is judged: charge, a socket left for headphones. */
+function laidOut(layout: Layout): string[] {
   const charges = layout.recorders.filter((id) => suppliedPorts(layout, id)).map((id) => `charges ${id}`);
+  return [...charges, ...(leavesHeadphones(layout) ? ['headphones'] : [])];
+}
+
+/** What a route gives beside the recording: the same, and both sides. */
+export function givesOf({ layout, judged }: Pick<Found, 'layout' | 'judged'>): string[] {
   const sides = judged.arrives.some((a) => a.channels === 'both') ? ['both sides'] : [];
-  return [...charges, ...sides, ...(leavesHeadphones(layout) ? ['headphones'] : [])];
+  return [...laidOut(layout), ...sides];
 }
 
 /** Two routes of one kind that give the same are one. */
@@ -114,7 +121,7 @@ export function hasAll(list: readonly string[], other: readonly string[]): boole
 }
 
 /** The sockets at both ends of a way, from its kind. */
-const endsOf = ({ kind }: Found): string => {
+const endsOf = ({ kind }: Pick<Found, 'kind'>): string => {
   const words = kind.trim().split('>');
   return `${words[0]}>${words.at(-1)}`;
 };
@@ -122,8 +129,12 @@ const endsOf = ({ kind }: Found): string => {
 /** Nothing that is put in makes it clearer to the ear. */
 export const isClear = ({ judged }: Pick<Found, 'judged'>): boolean => qualityOf(judged) >= CLEAR;
 
-/** Whether `b` is `a` with something more put in, for which it gives nothing more and is hardly clearer of the noise. */
-function isPadded(b: Found, a: Found): boolean {
+/** Both sides are there, where there are two. */
+export const isWhole = ({ judged }: Pick<Found, 'judged'>): boolean =>
+  judged.arrives.every(({ channels }) => channels === 'both' || channels === 'mono');
+
+/** Whether one layout is another with something more put in. */
+function hasMore(b: Pick<Found, 'layout' | 'kind'>, a: Pick<Found, 'layout' | 'kind'>): boolean {
   const [here, before] = [between(b.layout), between(a.layout)];
   const more =
     here.length > before.length &&
@@ -135,10 +146,42 @@ function isPadded(b: Found, a: Found): boolean {
     endsOf(a) === endsOf(b) &&
     boxesOf(here).length > boxesOf(before).length &&
     hasAll(boxesOf(here), boxesOf(before));
-  if (!more && !boxed) return false;
+  return more || boxed;
+}
+
+/** Whether `b` is `a` with something more put in, for which it gives nothing more and is hardly clearer of the noise. */
+function isPadded(b: Found, a: Found): boolean {
+  if (!hasMore(b, a)) return false;
   const given = givesOf(a);
   const givesMore = givesOf(b).some((one) => !given.includes(one));
   return !givesMore && (isClear(a) || qualityOf(b.judged) < qualityOf(a.judged) + WORTH_A_PART);
+}
+
+/** Whether two layouts are the same but for what carries nothing but numbers: neither is clearer of the noise. */
+function sameSound(a: Layout, b: Layout): boolean {
+  const heard = (layout: Layout) =>
+    between(layout)
+      .filter(({ ports }) => !ports.every(isDigital))
+      .map(({ id }) => id);
+  const [one, other] = [heard(a), heard(b)];
+  return one.length === other.length && hasAll(one, other);
+}
+
+/** Whether a layout that nobody has judged is bound to be a route that is known with something needless in it. */
+export function isBoundToPad(layout: Layout, a: Found): boolean {
+  const given = givesOf(a);
+  return (
+    (isClear(a) || sameSound(layout, a.layout)) &&
+    isWhole(a) &&
+    hasMore({ layout, kind: layout.kind }, a) &&
+    laidOut(layout).every((one) => given.includes(one))
+  );
+}
+
+/** Whether `b` is of the same kind as a better one, and gives nothing that it does not. */
+function isLess(b: Found, a: Found): boolean {
+  const given = givesOf(a);
+  return b.kind === a.kind && givesOf(b).every((one) => given.includes(one));
 }
 
 /** Of routes of one kind the best, without those that are a better one with something needless in it; at most `count`. */
@@ -153,7 +196,7 @@ export function bestOf(found: readonly Found[], count: number, prefer?: Preferen
   for (const one of [...kinds.values()].sort(compare)) {
     const [first] = best;
     if (first && weightOf(one) > sensibleBeside(first)) continue;
-    if (best.some((better) => isPadded(one, better))) continue;
+    if (best.some((better) => isPadded(one, better) || isLess(one, better))) continue;
     best.push(one);
     if (best.length === count) break;
   }

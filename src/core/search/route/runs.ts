@@ -1,5 +1,5 @@
-import { isWiring } from '../../parts';
-import type { PortRef } from '../../rig';
+import { runsAlong, UNBALANCED_METRES, type Run } from '../../engine/levels';
+import { wayOver } from '../../rig';
 import { isDigital } from '../ends';
 import { growsLong, soldLength } from './lengths';
 import { betweenPieces, pieceOf, type Layout, type Piece } from './layout';
@@ -13,34 +13,11 @@ interface Stop {
 }
 
 /** The pieces on the shortest way over joints from one piece to another. */
-export function wayBetween(layout: Layout, from: string, to: string): Stop[] | undefined {
-  const came = new Map<string, { readonly by: PortRef; readonly here: PortRef } | undefined>([
-    [from, undefined],
-  ]);
-  for (const id of came.keys()) {
-    if (id === to) break;
-    for (const { plug, jack } of layout.joints) {
-      for (const [near, far] of [
-        [plug, jack],
-        [jack, plug],
-      ] as const) {
-        if (near.part === id && !came.has(far.part)) came.set(far.part, { by: near, here: far });
-      }
-    }
-  }
-  if (!came.has(to)) return undefined;
-  const way: Stop[] = [];
-  let out: string | undefined;
-  for (let id: string | undefined = to; id !== undefined;) {
+export const wayBetween = (layout: Layout, from: string, to: string): Stop[] | undefined =>
+  wayOver(layout.joints, from, to)?.flatMap(({ id, ...ports }): Stop[] => {
     const piece = pieceOf(layout, id);
-    const step: { readonly by: PortRef; readonly here: PortRef } | undefined = came.get(id);
-    if (!piece) return undefined;
-    way.unshift({ piece, ...(step && { into: step.here.port }), ...(out !== undefined && { out }) });
-    out = step?.by.port;
-    id = step?.by.part;
-  }
-  return way;
-}
+    return piece ? [{ piece, ...ports }] : [];
+  });
 
 const portOf = ({ part }: Piece, id: string | undefined) => part.ports.find((port) => port.id === id);
 
@@ -91,41 +68,23 @@ export function stretchesOf(layout: Layout, request: RouteRequest): Stretch[] {
   return found;
 }
 
-const HOT_AND_COLD = ['hot', 'cold'];
+const runsOn = (way: readonly Stop[]): readonly Run[] =>
+  runsAlong(
+    way.map(({ piece, into, out }) => ({
+      part: piece.part,
+      metres: piece.length ?? piece.part.length ?? 0,
+      ...(into !== undefined && { into }),
+      ...(out !== undefined && { out }),
+    })),
+  );
 
-/** The port of the first thing that is more than wiring, one way along from a place. */
-function bodyPort(way: readonly Stop[], at: number, step: 1 | -1) {
-  for (let i = at + step; way[i]; i += step) {
-    const stop = way[i];
-    if (stop && !isWiring(stop.piece.part)) return portOf(stop.piece, step === 1 ? stop.into : stop.out);
-  }
-  return undefined;
-}
-
-/** Hot and cold at both ends of a run: a long one picks up little. */
-function isBalanced(way: readonly Stop[], at: number): boolean {
-  return ([1, -1] as const).every((step) => {
-    const roles = Object.values(bodyPort(way, at, step)?.roles ?? {});
-    return HOT_AND_COLD.every((role) => roles.some((one) => one === role));
-  });
-}
-
-/** An unbalanced run longer than this picks up hum and loses treble, metres (15 to 20 ft; common practice). */
-export const UNBALANCED_METRES = 6;
+/** Whether the run that a piece of a way belongs to is balanced. */
+const isBalanced = (way: readonly Stop[], at: number): boolean =>
+  runsOn(way).some(({ first, last, balanced }) => balanced && at >= first && at <= last);
 
 /** Runs that carry sound unbalanced over more than practice allows, between two things that are more than wiring; leads in a row are one run. */
-function longRuns(way: readonly Stop[]): number {
-  let [run, found] = [0, 0];
-  for (const [at, { piece }] of way.entries()) {
-    const isSound = !piece.part.ports.every(isDigital);
-    const metres = piece.length ?? piece.part.length ?? 0;
-    if (isWiring(piece.part) && isSound && !isBalanced(way, at)) run += metres;
-    if (isWiring(piece.part) && way[at + 1]) continue;
-    if (run > UNBALANCED_METRES) found += 1;
-    run = 0;
-  }
-  return found;
-}
+const longRuns = (way: readonly Stop[]): number =>
+  runsOn(way).filter(({ metres, balanced }) => !balanced && metres > UNBALANCED_METRES).length;
 
 /** The same over all ways of a layout. */
 export const overruns = (layout: Layout): number =>

@@ -1,4 +1,5 @@
 import { CATALOGUE, type Part } from '../../parts';
+import { UNBALANCED_METRES } from '../../engine/levels';
 import { appAt, gradesOf, ITSELF, wayAt } from './grades';
 import { FEW_PIECES, USUAL_BOTHER } from '../bother';
 import type { Purse } from './inventory';
@@ -6,7 +7,6 @@ import { type Piece } from './layout';
 import { poolOf, type Pool } from './pool';
 import { bestOf, compareFound, type Found } from './rank';
 import type { RouteRequest } from './request';
-import { UNBALANCED_METRES } from './runs';
 import { type Ground } from './streams';
 import { isAllowed } from './wishes';
 import { partFor, Search, type Pass } from './pass';

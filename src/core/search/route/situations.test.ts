@@ -203,4 +203,26 @@ describe('twelve metres from the mixer', () => {
       }
     },
   );
+
+  it(
+    'from its balanced output: by a balanced run first, into a transformer or a balanced input (common practice)',
+    { timeout: 180_000 },
+    () => {
+      const far: RouteRequest = {
+        format: 'symplex-request',
+        version: 1,
+        sources: [{ part: 'dynamic-xlr', place: 'quay' }],
+        through: 'mixer-monitor-fx',
+        throughPlace: 'quay',
+        destinations: [{ part: 'phone-ctia', app: 'camera-app', place: 'tripod' }],
+        distances: [{ from: 'quay', to: 'tripod', metres: 12 }],
+      };
+      const [first] = plan(far).routes;
+      expect(first).toBeDefined();
+      const told = outcomeOf(first!.rig).findings.map(({ code }) => code);
+      expect(told).not.toContain('unbalanced-run');
+      const metres = first!.rig.parts.map((one) => one.length ?? findPart(one.part)?.length ?? 0);
+      expect(metres.reduce((sum, one) => sum + one, 0)).toBeGreaterThanOrEqual(12);
+    },
+  );
 });

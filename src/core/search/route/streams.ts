@@ -6,6 +6,7 @@ import { VOICE_LEVEL, WORN } from '../../engine/flow';
 import { boundsTo, type Goal, type KnownBounds } from './bounds';
 import { ChainFinder, type PartChain } from './chains';
 import { reachFrom } from './reach';
+import { couldArrive } from './replay';
 import { chargeSockets, chargesThrough } from './charging';
 import { costOfOneMore, NOTHING, plus, useOf, type Cost, type Purse } from './inventory';
 import { withChain, withPiece, type Layout, type Piece } from './layout';
@@ -213,6 +214,7 @@ class LegStore {
         ceiling: ground.ceiling,
         ...(ground.far && ground.middle && { via: viaFar(ground.pool, starts) }),
         accepts: (port, end) => passes(middle, port, end),
+        always: true,
       });
     });
   }
@@ -269,6 +271,8 @@ function over(
 function intoRecorder(ground: Ground, store: LegStore): Stream[] {
   const [recorder] = ground.recorders;
   if (!recorder || ground.recorders.length > 1) return [];
+  if (recorder.part.ports.filter(({ direction }) => direction !== 'out').length < ground.sources.length)
+    return [];
   const legs = () => new Legs(ground.sources.map((source) => store.fromSource(source, recorder)));
   return [
     over(
@@ -314,16 +318,41 @@ const outOf = ({ recorders, sides, apart, sources }: Ground, middle: Part): read
   return recorders.length === 1 ? firstOfPairs(ends) : ends;
 };
 
+/** Whether every source's own sound could be recorded by every recorder beyond a part in the middle. */
+function allArrive(
+  ground: Ground,
+  middle: Part,
+  into: readonly { readonly chain: PartChain; readonly port: PartPort }[],
+  out: readonly { readonly chain: PartChain; readonly exits: readonly OpenEnd[] }[],
+): boolean {
+  return ground.sources.every((source, n) => {
+    const leg = into[n];
+    const start = leg && endsOfSource(ground, source).find(({ port }) => port.id === leg.chain.from.id);
+    return (
+      !start ||
+      ground.recorders.every((recorder, m) => {
+        const { chain, exits } = out[m] ?? {};
+        const exit = exits?.find(({ port }) => port.id === chain?.from.id);
+        if (!chain || !exit) return true;
+        const ride = { start, into: leg.chain, middle, entry: leg.port, exit, out: chain, recorder };
+        return couldArrive(ride, ground.pool, (end) => ground.takes(recorder, end));
+      })
+    );
+  });
+}
+
 /** Sources that join in a part, or one source that a part shares out: legs into it, and legs from it to each recorder. */
 function through(ground: Ground, store: LegStore, middle: Part): Stream {
   const { sources, recorders } = ground;
   const own = ground.middle
     ? NOTHING
     : costOfOneMore(middle, useOf([]), { ...ground.purse, bother: { ...ground.purse.bother, joint: 0 } });
+  let known: readonly OpenEnd[] | undefined;
+  const outEnds = () => (known ??= outOf(ground, middle));
   const legs = () =>
     new Legs([
       ...sources.map((source) => store.toMiddle(source, middle)),
-      ...recorders.map((recorder) => store.toRecorder(middle.id, outOf(ground, middle), recorder)),
+      ...recorders.map((recorder) => store.toRecorder(middle.id, outEnds(), recorder)),
     ]);
   const least = () =>
     sources.reduce((sum, source) => sum + store.leastTo(source, middle), 0) +
@@ -344,6 +373,11 @@ function through(ground: Ground, store: LegStore, middle: Part): Stream {
         ports,
       );
     if (!ports || !exits) return undefined;
+    const [legsIn, legsOut] = [
+      into.map((chain, index) => ({ chain, port: ports[index] ?? chain.to })),
+      out.map((chain) => ({ chain, exits: outEnds() })),
+    ];
+    if (!allArrive(ground, middle, legsIn, legsOut)) return undefined;
     const placed = withPiece(bare(ground), middle);
     const named = { ...placed.layout, kind: middle.id, ...(ground.middle && { given: placed.id }) };
     const joined = layLegs(named, ground, into, placed.id, ports);

@@ -1,4 +1,5 @@
-import { chainsInto, type Arrival, type Chain } from '../../engine/flow';
+import type { Arrival, Chain } from '../../engine/flow';
+import { inputOf, loudestChain } from '../../engine/levels';
 import type { Facts } from '../../engine';
 import type { RigEdit } from '../../rig';
 import { controlsOf, type Control, type Place } from './controls';
@@ -82,17 +83,8 @@ export function solveChain(
 
 /** The loudest chain of an arrival's source into what its recorder takes. */
 function chainOf(facts: Facts, arrival: Arrival): { chain: Chain; controls: Control[] } | undefined {
-  const input = facts.inputs.find(
-    (one) => one.host === arrival.recorder && `${one.placed}/${one.capture.id}` === arrival.records,
-  );
-  if (!input) return undefined;
-  const chains = facts.voices
-    .filter((voice) => voice.placed === arrival.source && Number.isFinite(voice.level))
-    .flatMap((voice) => chainsInto(facts, voice, input))
-    .filter(({ number }) => arrival.inputs.length === 0 || arrival.inputs.includes(number));
-  const peakOf = ({ stages }: Chain) => (stages.at(-1)?.peak ?? 0) - (stages.at(-1)?.clipLevel ?? 0);
-  const [chain] = chains.filter((one) => Number.isFinite(peakOf(one))).sort((a, b) => peakOf(b) - peakOf(a));
-  if (!chain) return undefined;
+  const [input, chain] = [inputOf(facts, arrival), loudestChain(facts, arrival)];
+  if (!input || !chain) return undefined;
   const channel = input.capture.channels[chain.number - 1];
   return { chain, controls: controlsOf(facts, chain, channel) };
 }

@@ -1,4 +1,4 @@
 export { LEAST_HEADROOM, LEAST_OVER_NOISE, levelMiss, overNoise, TARGET_PEAK } from './targets';
 export type { Settled } from './settle';
 export { isHopeless, settle } from './settle';
-export { polish } from './polish';
+export { isBetter, polish } from './polish';

@@ -11,7 +11,7 @@ const WORTH_NOISE = 1;
 const missOf = (peak: number): number => Math.abs(peak - TARGET_PEAK);
 
 /** Whether one answer is as sound as another, its arrivals nearer to their target and none noisier. */
-function isBetter(after: Outcome, before: Outcome): boolean {
+export function isBetter(after: Outcome, before: Outcome): boolean {
   if (after.verdict !== before.verdict || after.findings.length > before.findings.length) return false;
   return after.arrives.every((arrival, n) => {
     const known = before.arrives[n];

@@ -85,6 +85,15 @@ const sayDull = (rig: Rig, f: Finding): Sentence => [
   ': what it runs into loads it too much, or the lead is too long for it. It wants an input of higher impedance, or a shorter lead.',
 ];
 
+const sayUnbalancedRun = (rig: Rig, f: Finding): Sentence => [
+  ...f.values.slice(0, 1).map(show),
+  ` of unbalanced lead carry ${who(rig, f)} to ${noun(rig, f.recorder)}: what they pick up stays about `,
+  ...f.values.slice(2, 3).map(show),
+  ' under the peaks in a quiet room, about ',
+  ...f.values.slice(1, 2).map(show),
+  ' on a stage with dimmers. A DI box or transformer where the sound begins, and a balanced lead from there, end it.',
+];
+
 const sayFeedsBack = (rig: Rig, f: Finding): Sentence => [
   `What ${nameOf(rig, f.where.part)} gives comes back into itself${f.other === undefined ? '' : ` by way of ${nameOf(rig, f.other)}`} with a gain of `,
   ...f.values.map(show),
@@ -134,6 +143,12 @@ export const LEVEL_WORDS = {
     means:
       'The source is loaded so that a part of its band is lost: a pick-up on a few kilohms, treble into a long lead.',
     says: sayDull,
+  },
+  'unbalanced-run': {
+    title: 'A long unbalanced lead',
+    means:
+      'Leads in a row carry the sound on one conductor against the shield for longer than practice allows: hum and treble loss depend on where it lies.',
+    says: sayUnbalancedRun,
   },
   'feeds-back': {
     title: 'Feeds back on itself',

@@ -9,6 +9,8 @@ export interface Turned {
   readonly placed: string;
   readonly setting: string;
   readonly says: string;
+  /** The same in short, without the part: "Gain 39.0 dB". */
+  readonly short: string;
   readonly is: 'phantom' | 'power' | 'switch' | 'level';
 }
 
@@ -48,6 +50,7 @@ function turnedAt(rig: Rig, { placed, part }: LaidPart): Turned[] {
         setting: id,
         is,
         says: `${nameOf(rig, placed.id)}: ${group} to ${placeOf(setting, value)}`,
+        short: `${setting.name} ${placeOf(setting, value)}`,
       },
     ];
   });

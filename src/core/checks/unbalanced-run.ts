@@ -1,0 +1,38 @@
+import { pickedUp, runsOf, staircases, UNBALANCED_METRES } from '../engine/levels';
+import { check, type Found } from './check';
+import { LONG_RUN } from './origins';
+
+/** Leads in a row that carry sound unbalanced over more than practice allows, with what they pick up on a stage. */
+export const unbalancedRun = check({
+  code: 'unbalanced-run',
+  severity: ['note'],
+  origin: LONG_RUN,
+  limit: `${UNBALANCED_METRES} m of unbalanced lead (15 to 20 ft; common practice). What it picks up is reckoned with a field of our own.`,
+  cures: ['link'],
+  find: (facts) =>
+    // All leads together are no longer: nothing to look for.
+    facts.rig.parts.reduce(
+      (sum, { id, length }) => sum + (length ?? facts.laid.get(id)?.part.length ?? 0),
+      0,
+    ) <= UNBALANCED_METRES
+      ? []
+      : staircases(facts).flatMap((staircase): Found[] =>
+          runsOf(facts, staircase)
+            .filter(({ balanced, metres }) => !balanced && metres > UNBALANCED_METRES)
+            .map((run) => ({
+              where: { part: run.parts[0] ?? staircase.source },
+              source: staircase.source,
+              recorder: staircase.recorder,
+              values: [
+                { name: 'of unbalanced lead', value: run.metres, unit: 'm' },
+                { name: 'under the peaks on a stage', value: run.peak - pickedUp(run, 'stage'), unit: 'dB' },
+                {
+                  name: 'under the peaks in a quiet room',
+                  value: run.peak - pickedUp(run, 'quiet'),
+                  unit: 'dB',
+                },
+              ],
+              limit: { value: UNBALANCED_METRES, unit: 'm', is: 'at most' as const },
+            })),
+        ),
+});

@@ -1,0 +1,8 @@
+export type { NoiseItem } from './budget';
+export { noiseBudget } from './budget';
+export type { ChainResponse, ResponsePoint } from './response';
+export { chainResponse, FREQUENCIES } from './response';
+export type { Staircase, Step } from './staircase';
+export { fullScaleOf, inputOf, loudestChain, staircases } from './staircase';
+export type { Place, Run, RunOnWay, RunStop } from './runs';
+export { metresFor, pickedUp, runsAlong, runsOf, UNBALANCED_METRES, VOLTS_PER_METRE } from './runs';

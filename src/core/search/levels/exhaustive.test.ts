@@ -1,0 +1,126 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { allFacts } from '../../engine';
+import { readRig } from '../../files/read-rig';
+import { outcomeOf, type Verdict } from '../../judge';
+import type { Part, PartSetting } from '../../parts';
+import { applyEdit, partOf, type Rig, type RigEdit, type VoiceEffort } from '../../rig';
+import { chainModels, compareScores, planGains, scoreOf, USUAL_AIM, type Aim } from '.';
+
+/** Ropewalk Yard's rigs and the usual ones: several sources and recorders among them. */
+const RIGS: readonly Rig[] = ['demo/rigs', 'demo/usual'].flatMap((folder) =>
+  readdirSync(folder).map((file) => {
+    const read = readRig(readFileSync(`${folder}/${file}`, 'utf8'));
+    if (!read.ok) throw new Error(file);
+    return read.rig;
+  }),
+);
+
+/** A knob with so few steps that every place can be tried. */
+const coarse = (setting: PartSetting, places: number): PartSetting => {
+  if (setting.kind !== 'knob') return setting;
+  const step = (setting.to - setting.from) / (places - 1);
+  return {
+    ...setting,
+    step,
+    initial: setting.from + Math.round((setting.initial - setting.from) / step) * step,
+  };
+};
+
+/** The same rig of parts whose knobs have few places. */
+function coarsened(rig: Rig, places: number): Rig {
+  const own = new Map<string, Part>();
+  const parts = rig.parts.map((placed) => {
+    const part = partOf(rig, placed.id);
+    if (!part?.settings?.some(({ kind }) => kind === 'knob')) return placed;
+    const id = `coarse-${part.id}`;
+    own.set(id, { ...part, id, settings: part.settings.map((one) => coarse(one, places)) });
+    const { settings: _settings, ...rest } = placed;
+    return { ...rest, part: id };
+  });
+  return { ...rig, parts, ownParts: [...(rig.ownParts ?? []), ...own.values()] };
+}
+
+const controlsIn = (rig: Rig) => [
+  ...new Map(
+    chainModels(allFacts(rig)[0])
+      .flatMap(({ controls }) => controls)
+      .map((control) => [`${control.part} ${control.setting}`, control]),
+  ).values(),
+];
+
+/** Every place of every control, one after the other. */
+function* everyPlace(rig: Rig): Generator<Rig> {
+  const controls = controlsIn(rig);
+  function* from(index: number, at: Rig): Generator<Rig> {
+    const control = controls[index];
+    if (!control) yield at;
+    else
+      for (const { option } of control.places) {
+        const edit: RigEdit = { kind: 'set', part: control.part, setting: control.setting, option };
+        yield* from(index + 1, applyEdit(at, edit));
+      }
+  }
+  yield* from(0, rig);
+}
+
+const WORSE: readonly Verdict[] = ['clean', 'faulty', 'silent', 'unsafe'];
+const MOST_KNOBS = 4;
+const MOST_WAYS = 100;
+
+describe('the gain plan against trying every place of every knob', () => {
+  it('is as good as the best of them on 200 rigs', { timeout: 600_000 }, () => {
+    let [tried, several] = [0, 0];
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...RIGS),
+        fc.integer({ min: 2, max: 4 }),
+        fc.constantFrom<VoiceEffort>('normal', 'raised', 'loud'),
+        fc.constantFrom(-6, -12, -18),
+        fc.constantFrom(0, 6),
+        fc.nat(),
+        (rig, places, voice, target, headroom, start) => {
+          const aim: Aim = { ...USUAL_AIM, target, headroom };
+          const laid = coarsened({ ...rig, surroundings: { ...rig.surroundings, voice } }, places);
+          const controls = controlsIn(laid);
+          const ways = controls.reduce((count, control) => count * control.places.length, 1);
+          if (controls.length === 0 || controls.length > MOST_KNOBS || ways > MOST_WAYS) return;
+          tried += 1;
+          if (rig.purpose.sources.length + rig.purpose.recorders.length > 2) several += 1;
+          const rigs = [...everyPlace(laid)];
+          const begun = rigs[start % rigs.length]!;
+          const rest = { lean: 0, moved: 0 };
+          const chains = chainModels(allFacts(laid)[0]).length;
+          const of = (one: Rig) => {
+            const models = chainModels(allFacts(one)[0]);
+            const lost = 1000 * Math.max(0, chains - models.length);
+            const score = scoreOf(models, aim);
+            return { ...score, ...rest, over: score.over + lost };
+          };
+          // What makes the verdict worse is none, however good its levels.
+          const worst = WORSE.indexOf(outcomeOf(begun).verdict);
+          const all = rigs
+            .filter((one) => WORSE.indexOf(outcomeOf(one).verdict) <= worst)
+            .map(of)
+            .sort(compareScores);
+          const plan = planGains(begun, aim);
+          expect(WORSE.indexOf(plan.outcome.verdict)).toBeLessThanOrEqual(worst);
+          expect(plan.exact).toBe(true);
+          const [best, planned] = [all[0]!, of(plan.rig)];
+          expect({ rig: rig.id, ...planned }).toEqual({
+            rig: rig.id,
+            ...rest,
+            over: expect.closeTo(best.over, 2),
+            off: expect.closeTo(best.off, 2),
+            noise: expect.closeTo(best.noise, 9),
+          });
+          expect(planned.noise / best.noise).toBeLessThan(1.01);
+        },
+      ),
+      { seed: 20261127, numRuns: 400 },
+    );
+    expect(tried).toBeGreaterThan(200);
+    expect(several).toBeGreaterThan(30);
+  });
+});

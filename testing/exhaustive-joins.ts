@@ -1,0 +1,120 @@
+import { findPart, type Part, type PartPort } from '../src/core/parts';
+import { kindOfChain } from '../src/core/search/route/chains';
+import { withJoint, withPiece, type Layout } from '../src/core/search/route/layout';
+import type { Found } from '../src/core/search/route/rank';
+import type { RouteRequest } from '../src/core/search/route/request';
+import { bestOfAll, chains, hangsLong, isRigid, type Step } from './exhaustive';
+
+/** More layouts than so many are not tried. */
+const MOST = 300;
+
+interface Leg {
+  readonly from: PartPort;
+  readonly steps: readonly Step[];
+  readonly to: PartPort;
+}
+
+/** A leg by the ids of the pieces at its ends. */
+interface Laid {
+  readonly start: string;
+  readonly end: string;
+  readonly leg: Leg;
+}
+
+const legsOf = (
+  source: Part,
+  parts: readonly Part[],
+  goal: Part,
+  longest: number,
+  request: RouteRequest,
+): Leg[] =>
+  [...chains(source, parts, goal, longest)].filter(
+    ({ from, steps, to }) =>
+      !isRigid(source, from, steps, goal, to) && !hangsLong(steps, request.drawer) && from.direction !== 'in',
+  );
+
+function lay(begun: Layout, legs: readonly Laid[]): Layout | undefined {
+  const used = new Set<string>();
+  let layout = begun;
+  for (const { start, end, leg } of legs) {
+    const ends = [`${start}.${leg.from.id}`, `${end}.${leg.to.id}`];
+    if (ends.some((one) => used.has(one))) return undefined;
+    for (const one of ends) used.add(one);
+    let at = { part: start, port: leg.from.id };
+    for (const step of leg.steps) {
+      const added = withPiece(layout, step.part);
+      layout = withJoint(added.layout, at, { part: added.id, port: step.entry.id });
+      at = { part: added.id, port: step.exit.id };
+    }
+    layout = withJoint(layout, at, { part: end, port: leg.to.id });
+    layout = { ...layout, kind: `${layout.kind} ${kindOfChain(leg.from, leg.steps, leg.to)}` };
+  }
+  return layout;
+}
+
+/** Every choice of one from each list. */
+function* choices<T>(lists: readonly (readonly T[])[]): Generator<T[]> {
+  const [first, ...rest] = lists;
+  if (!first) yield [];
+  else for (const one of first) for (const more of choices(rest)) yield [one, ...more];
+}
+
+function begin(request: RouteRequest): Layout {
+  const piece = (id: string, name: string, app?: RouteRequest['destinations'][number]['app']) => {
+    const part = findPart(name);
+    if (!part) throw new Error(`no part "${name}"`);
+    return { id, part, ...(app !== undefined && { app }) };
+  };
+  const sources = request.sources.map(({ part }, n) => piece(`source-${n}`, part));
+  const recorders = request.destinations.map(({ part, app }, n) => piece(`host-${n}`, part, app));
+  return {
+    pieces: [...sources, ...recorders],
+    joints: [],
+    sources: sources.map(({ id }) => id),
+    recorders: recorders.map(({ id }) => id),
+    kind: '',
+  };
+}
+
+/**
+ * The best routes for two sources or two recorders by trying everything: each straight to the other, or all through one part with
+ * sockets for them. Undefined where there are too many to try. It shares with the search how a layout is completed, repaired,
+ * judged and ranked, and nothing of how layouts are found.
+ */
+export function exhaustiveJoins(
+  request: RouteRequest,
+  parts: readonly Part[],
+  longest: number,
+): Found[] | undefined {
+  const bare = begin(request);
+  const at = (id: string): Part => {
+    const piece = bare.pieces.find((one) => one.id === id);
+    if (!piece) throw new Error(`no piece "${id}"`);
+    return piece.part;
+  };
+  const layouts: Layout[] = [];
+  const tryAll = (begun: Layout, ways: readonly (readonly [string, Part, string, Part])[]): boolean => {
+    const lists = ways.map(([start, source, end, goal]) =>
+      legsOf(source, parts, goal, longest, request).map((leg): Laid => ({ start, end, leg })),
+    );
+    for (const choice of choices(lists)) {
+      const layout = lay(begun, choice);
+      if (layout) layouts.push(layout);
+      if (layouts.length > MOST) return false;
+    }
+    return true;
+  };
+  const pairs = bare.sources.flatMap((source) =>
+    bare.recorders.map((host) => [source, at(source), host, at(host)] as const),
+  );
+  if (!tryAll(bare, pairs)) return undefined;
+  for (const middle of parts) {
+    const placed = withPiece(bare, middle);
+    const ways = [
+      ...bare.sources.map((source) => [source, at(source), placed.id, middle] as const),
+      ...bare.recorders.map((host) => [placed.id, middle, host, at(host)] as const),
+    ];
+    if (!tryAll({ ...placed.layout, kind: middle.id }, ways)) return undefined;
+  }
+  return bestOfAll(request, layouts, parts, 2 * longest + 2);
+}
