@@ -18,6 +18,8 @@ const LAYERS = [
   'engine/returns',
   'engine',
   'engine/levels',
+  'engine/power',
+  'engine/earth',
   'checks',
   'views',
   'judge',

@@ -17,6 +17,7 @@ symplex test                  install what tests need, then run all of them
 symplex check RIG.json [--json]   what a rig will really record, and why
 symplex plan REQUEST.json [--json]  the best proved chains for a request
 symplex levels RIG.json [--target DB] [--json | --csv]  levels, noise and the best settings
+symplex power RIG.json [--json]                supply, run time, hum, the order of plugging
 symplex spice RIG.json        its circuit as a netlist that ngspice runs in batch
 symplex bench                 how long the engine takes on this machine`;
 
@@ -153,6 +154,7 @@ async function main([command, ...args]) {
     case 'check':
     case 'plan':
     case 'levels':
+    case 'power':
     case 'spice':
     case 'bench': {
       install();

@@ -10,6 +10,8 @@ import { readRequest } from '../core/files/read-request';
 import { bench } from './bench';
 import { levelsCsv, levelsReport, readTarget } from '../core/files/levels-report';
 import { levelsText } from './levels-text';
+import { powerReport } from '../core/files/power-report';
+import { powerText } from './power-text';
 import { planText } from './plan-text';
 import { textReport } from './text-report';
 
@@ -97,6 +99,15 @@ async function levels(path: string | undefined, flags: Flags): Promise<string> {
   return flags.has('--json') ? JSON.stringify(report, null, 2) : levelsText(report);
 }
 
+const POWER_USAGE = 'symplex power RIG.json [--json]';
+
+async function power(path: string | undefined, flags: Flags): Promise<string> {
+  if (path === undefined) throw new BadInput(`say which rig: ${POWER_USAGE}`);
+  refuseOthers(flags, ['--json'], POWER_USAGE);
+  const report = powerReport(await loadRig(path));
+  return flags.has('--json') ? JSON.stringify(report, null, 2) : powerText(report);
+}
+
 const PLAN_USAGE = 'symplex plan REQUEST.json [--json]';
 
 async function planned(path: string | undefined, flags: Flags): Promise<string> {
@@ -120,6 +131,7 @@ const COMMANDS: Readonly<Record<string, typeof check>> = {
   check,
   plan: planned,
   levels,
+  power,
   spice,
   bench: async (path) => {
     if (path !== undefined) throw new BadInput('takes nothing: symplex bench');

@@ -79,6 +79,12 @@ const PATHS = {
       parameters: [TARGET],
     },
   },
+  '/api/power': {
+    post: {
+      ...asks('Supply, run time, hum and the order of plugging', 'Rig', refTo('PowerReport')),
+      operationId: 'power',
+    },
+  },
   '/api/plan': {
     post: {
       ...asks('The best proved chains for a request', 'Request', refTo('PlanReport')),

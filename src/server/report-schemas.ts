@@ -76,6 +76,44 @@ const byPlace = object({
   stage: nullable('number'),
 });
 
+const range = object({ typical: nullable('number'), least: nullable('number'), most: nullable('number') });
+const socket = object({ part: text, port: text });
+
+const Supply = object({
+  supplies: listOf({ type: 'object', required: ['placed', 'is'] }),
+  feeds: listOf(
+    object({
+      from: socket,
+      to: socket,
+      as: { enum: ['device', 'onward', 'supply', 'charge'] },
+      givesMilliamps: object({ least: number, most: number }),
+      declaredMilliamps: number,
+      takesMilliamps: number,
+      refused: { type: 'boolean' },
+      metres: number,
+      volts: object({ typical: number, least: number }),
+    }),
+  ),
+  phantom: listOf(
+    object({ part: text, port: text, volts: number, milliamps: number, costsMilliamps: number }),
+  ),
+  hosts: listOf(object({ host: text, netMilliamps: number })),
+  batteries: listOf(object({ part: text, cells: nullable('string'), emptyMinutes: range })),
+  session: object({ minutes: number, planned: { type: 'boolean' } }),
+});
+
+const Earth = object({
+  loops: listOf(object({ parts: listOf(text), places: listOf(text), ohms: number })),
+  hum: listOf(
+    object({
+      recorder: text,
+      humDbfs: range,
+      whineDbfs: range,
+      shares: listOf(object({ why: text, where: text, dbfs: nullable('number') })),
+    }),
+  ),
+});
+
 const LevelWay = object({
   source: text,
   recorder: text,
@@ -169,6 +207,8 @@ export const REPORT_SCHEMAS: Readonly<Record<string, Schema>> = {
     arrives: listOf(ref('Arrival')),
     listeners: listOf({ type: 'object' }),
     levels: listOf(ref('LevelWay')),
+    power: ref('Supply'),
+    earth: ref('Earth'),
     nets: { type: 'object' },
     ...found,
   }),
@@ -179,6 +219,23 @@ export const REPORT_SCHEMAS: Readonly<Record<string, Schema>> = {
     ways: listOf(ref('LevelWay')),
     plan: ref('GainPlan'),
     presets: listOf(object({ preset: text, name: text, why: text, ...gains })),
+  }),
+  Supply,
+  Earth,
+  PowerReport: object({
+    rig: text,
+    verdict,
+    answers: listOf(
+      object({
+        asks: { enum: ['start', 'last', 'hum'] },
+        is: { enum: ['well', 'uncertain', 'ill'] },
+        says: text,
+      }),
+    ),
+    power: ref('Supply'),
+    earth: ref('Earth'),
+    order: listOf(object({ is: text, says: text })),
+    cautions: listOf(text),
   }),
   FixesReport: object({ rig: text, verdict, ...found }),
   PlanReport: object({

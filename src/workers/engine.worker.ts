@@ -4,6 +4,7 @@ import { levelsAtRest, levelWays } from '../core/search/levels';
 import { wayOut } from '../core/search/way-out';
 import { checkPart } from '../core/parts/model/check-part';
 import { analyse } from '../core/judge';
+import { humsAfter, powerView } from '../core/views';
 import { checkRig, readRig } from '../core/files/read-rig';
 import type { EngineProtocol } from './protocol';
 
@@ -28,6 +29,8 @@ const engine: EngineProtocol = {
   outcomes: outcomesOf,
   levelWays,
   levelsAtRest,
+  powerView,
+  humsAfter,
   read: readRig,
 };
 

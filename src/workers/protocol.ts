@@ -6,6 +6,7 @@ import type { Part } from '../core/parts';
 import type { Analysis } from '../core/judge';
 import type { ReadProblem } from '../core/files';
 import type { Rig, RigEdit } from '../core/rig';
+import type { HumView, PowerView } from '../core/views';
 import type { ReadResult } from '../core/files/read-rig';
 
 /** What the page asks of the engine's thread; documents and answers are plain data. */
@@ -27,5 +28,9 @@ export interface EngineProtocol {
   levelWays(rig: Rig): readonly LevelWay[];
   /** Plans and responses, for when it is at rest. */
   levelsAtRest(rig: Rig): LevelsAtRest;
+  /** Supply, session and earths. */
+  powerView(rig: Rig): PowerView;
+  /** Hum at each recorder after each of several edits. */
+  humsAfter(rig: Rig, edits: readonly RigEdit[]): HumView[][];
   read(text: string): ReadResult;
 }

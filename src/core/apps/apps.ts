@@ -73,6 +73,8 @@ export interface App {
   readonly channels: 'mono' | 'stereo' | 'tracks';
   /** Somebody speaks at the far end and is heard from the device's playback. */
   readonly farEnd: boolean;
+  /** What a session with it asks of the host. */
+  readonly load: 'sound' | 'film' | 'stream';
   /** Absent where it passes on all that it is given, or differs from app to app. */
   readonly band?: AppBand;
   /** What its user chooses in it, and what that decides. */
@@ -165,6 +167,7 @@ const app = (
   takes: ANY,
   fallsBack: true,
   farEnd: false,
+  load: 'sound',
   choices: [],
   decides: {},
   ...rules,
@@ -174,12 +177,13 @@ const app = (
 export const APPS: readonly App[] = [
   app('camera-app', 'phone camera app', 'records whatever the phone routes; shows no message', {
     channels: 'stereo',
+    load: 'film',
   }),
   app(
     'camera-source-menu',
     'camera app with source menu',
     'records the source chosen from its menu; has a meter',
-    { fallsBack: false, channels: 'stereo', choices: [SOURCE_LIST], decides: { own: OWN } },
+    { fallsBack: false, load: 'film', channels: 'stereo', choices: [SOURCE_LIST], decides: { own: OWN } },
   ),
   app('recorder-app', 'recorder with a source list', 'records the source chosen from its list; has a meter', {
     fallsBack: false,
@@ -212,6 +216,7 @@ export const APPS: readonly App[] = [
       fallsBack: false,
       channels: 'mono',
       farEnd: true,
+      load: 'stream',
       choices: [choice('reloaded', 'Page reloaded after plugging', YES_NO, 'on'), SOURCE_LIST],
       decides: { own: OWN, stale: { choice: 'reloaded', is: 'off' } },
     },
@@ -221,13 +226,19 @@ export const APPS: readonly App[] = [
     takesOnComputers: ANY,
     channels: 'mono',
     farEnd: true,
+    load: 'stream',
     band: WIDE_BAND,
   }),
   app(
     'video-call',
     'video call',
     'takes a headset, on many phones USB too: practitioners disagree, so test it',
-    { takes: { headset: take(true), usb: take(true, untested) }, channels: 'mono', farEnd: true },
+    {
+      takes: { headset: take(true), usb: take(true, untested) },
+      channels: 'mono',
+      farEnd: true,
+      load: 'stream',
+    },
   ),
   app(
     'live-stream',
@@ -236,6 +247,7 @@ export const APPS: readonly App[] = [
     {
       channels: 'mono',
       farEnd: true,
+      load: 'stream',
       choices: [
         choice(
           'sides',

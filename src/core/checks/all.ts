@@ -1,4 +1,5 @@
 import { appDoesNotTake } from './app-does-not-take';
+import { bankSleeps } from './bank-sleeps';
 import { brownOut } from './brown-out';
 import { cancelsInMono } from './cancels-in-mono';
 import { capsuleUnpowered } from './capsule-unpowered';
@@ -11,6 +12,7 @@ import { faint } from './faint';
 import { feedsBack } from './feeds-back';
 import { guestsNotHeard } from './guests-not-heard';
 import { hot } from './hot';
+import { hums, mayHum } from './hums';
 import { isochronousExceeded } from './isochronous-exceeded';
 import { mayStarve } from './may-starve';
 import { micContactOpen } from './mic-contact-open';
@@ -30,6 +32,8 @@ import { partUnpowered } from './part-unpowered';
 import { playbackCancels } from './playback-cancels';
 import { playbackMoved } from './playback-moved';
 import { playbackReturns } from './playback-returns';
+import { runsFlat } from './runs-flat';
+import { sags } from './sags';
 import { sharesTrack } from './shares-track';
 import { stageClips } from './stage-clips';
 import { starved } from './starved';
@@ -63,6 +67,7 @@ export const CHECKS = [
   isochronousExceeded,
   mayStarve,
   brownOut,
+  sags,
   usbLeadLong,
   twoSoundDevices,
   notNoticed,
@@ -90,6 +95,10 @@ export const CHECKS = [
   faint,
   dull,
   unbalancedRun,
+  hums,
+  runsFlat,
+  mayHum,
+  bankSleeps,
   playbackReturns,
   guestsNotHeard,
   playbackMoved,

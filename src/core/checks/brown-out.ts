@@ -8,6 +8,8 @@ export const brownOut = check({
   severity: ['spoils'],
   origin: REAL_DRAW,
   limit: 'What the socket has left (USB 2.0, 7.2.1); real draw typical.',
+  aspect: 'power',
+  asks: 'start',
   cures: ['feed', 'supply', 'link', 'plug'],
   find: (facts) =>
     excessOf(

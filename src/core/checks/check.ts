@@ -21,6 +21,8 @@ export type Cure =
   | 'feed'
   /** A charger or power bank in a socket. */
   | 'supply'
+  /** Another charger or power bank in the place of one, or none. */
+  | 'feeder'
   /** A knob, to where it suits. */
   | 'gain'
   /** A knob, out of the way altogether. */
@@ -30,6 +32,12 @@ export type Cure =
   | 'choice'
   /** Something in the headphone socket. */
   | 'headphones';
+
+/** What a finding is a matter of: how things are plugged and switched, how loud they are, how they are fed and earthed. */
+export type Aspect = 'wiring' | 'levels' | 'power';
+
+/** Does it start, does it last, does it hum. */
+export type PowerQuestion = 'start' | 'last' | 'hum';
 
 /** What the engine is to take for granted so as to see what else goes when a finding is cured. */
 export type Assumption =
@@ -51,6 +59,10 @@ export interface Check<Code extends string = string> {
   /** Its limit in words, made from the constant. */
   readonly limit: string;
   readonly cures: readonly Cure[];
+  /** What it is a matter of; where a gain may cure it of levels, else of how things are plugged and switched. */
+  readonly aspect?: Aspect;
+  /** Of the supply: which question it answers. */
+  readonly asks?: PowerQuestion;
   /** `others`: the facts of the other readings of uncertain joints. */
   readonly find: (facts: Facts, others: readonly Facts[]) => readonly Found[];
   /** Asked only about sources for which nothing else was found. */

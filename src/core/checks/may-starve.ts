@@ -8,6 +8,8 @@ export const mayStarve = check({
   severity: ['spoils'],
   origin: USB_CURRENT,
   limit: 'What sockets of the kind give, from the least to the most (typical); within that it must be tried.',
+  aspect: 'power',
+  asks: 'start',
   cures: ['feed', 'supply', 'link', 'plug'],
   find: (facts) =>
     excessOf(

@@ -64,6 +64,22 @@ export const HALF_POWER: Origin = {
   kind: 'standard',
   text: 'half power, 3 dB (IEC 60268-1; from memory); the band of the source is typical',
 };
+export const HUM: Origin = {
+  kind: 'typical',
+  text: 'what drives earths and grounds is typical and from memory, within ±10 dB; the way that it takes is computed',
+};
+export const LINE_VOLTS: Origin = {
+  kind: 'standard',
+  text: 'USB 2.0, 7.2.2: 4.40 V at a device behind a hub without a supply; conductors of 24 AWG, from memory',
+};
+export const BANK_SLEEPS: Origin = {
+  kind: 'common practice',
+  text: 'many power banks turn off under 50 to 100 mA; try it with yours',
+};
+export const RUN_TIME: Origin = {
+  kind: 'typical',
+  text: 'what batteries hold and devices take, typical',
+};
 export const BARKHAUSEN: Origin = {
   kind: 'standard',
   text: 'Barkhausen’s criterion, the phase taken at its worst',

@@ -9,6 +9,8 @@ export const starved = check({
   origin: USB_CURRENT,
   limit:
     'What the socket gives at the most: USB 2.0, 7.2.1 (100 mA from a bus-powered hub, 500 mA configured); bare 8-pin adapters typical, from memory.',
+  aspect: 'power',
+  asks: 'start',
   cures: ['feed', 'supply', 'plug', 'link'],
   find: (facts) =>
     refusedBy(facts, 'too-little-current', ({ offered, draws }) => ({

@@ -1,5 +1,7 @@
 import { finite } from './finite';
 import { levelWaysReport, type LevelWayReport } from './levels-report';
+import { powerView } from '../views';
+import { earthReport, supplyReport } from './power-report';
 import { wayReport, type WayOutReport } from './way-report';
 import { wayOut } from '../search/way-out';
 import { findingKey, type Finding, type Origin } from '../checks';
@@ -82,6 +84,9 @@ export interface CheckReport {
   }[];
   /** Each way of a source into a recorder: levels and noise at its stages, what brings the noise, the response. */
   readonly levels: readonly LevelWayReport[];
+  /** Supply lines, batteries, the session; loops of grounds and what hums. */
+  readonly power: ReturnType<typeof supplyReport>;
+  readonly earth: ReturnType<typeof earthReport>;
   /** Contacts on which nothing lies, and nets whose equations have no single answer. */
   readonly nets: NetReport;
   readonly findings: readonly FindingReport[];
@@ -184,6 +189,7 @@ export function checkReport(rig: Rig, drawer: Drawer = {}, budget?: Budget): Che
   const begun = budget?.now() ?? 0;
   const findings = withFixes(rig, analysis.findings, drawer, budget && { ...budget, begun });
   const later = budget?.now() ?? 0;
+  const power = powerView(rig);
   const out = wayOut(rig, drawer, budget && (() => budget.now() >= later + budget.milliseconds));
   return {
     rig: analysis.rig,
@@ -191,6 +197,8 @@ export function checkReport(rig: Rig, drawer: Drawer = {}, budget?: Budget): Che
     arrives: analysis.arrives.map((arrival) => arrivalReport(rig, analysis, arrival)),
     listeners: analysis.listeners.map(({ listener, hears, sources }) => ({ listener, hears, sources })),
     levels: levelWaysReport(rig),
+    power: supplyReport(power),
+    earth: earthReport(power),
     nets: analysis.nets,
     findings,
     ...wayReport(rig, out),

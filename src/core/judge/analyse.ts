@@ -1,4 +1,4 @@
-import { checkOf, type Finding } from '../checks';
+import { checkOf, type Aspect, type Finding } from '../checks';
 import { chainsInto, type Chain, type HostInput } from '../engine/flow';
 import type { Rig } from '../rig';
 import { allFacts, type Facts } from '../engine/facts';
@@ -19,13 +19,13 @@ export interface Analysis extends Outcome {
   readonly marks: readonly Aspect[];
 }
 
-/** What a finding is a matter of: how it is plugged and switched, or how loud it is. */
-export type Aspect = 'wiring' | 'levels';
+const ASPECTS: readonly Aspect[] = ['wiring', 'levels', 'power'];
 
-const ASPECTS: readonly Aspect[] = ['wiring', 'levels'];
-
-/** Where a gain may cure it, it is a matter of levels. */
-const aspectOf = ({ code }: Finding): Aspect => (checkOf(code)?.cures.includes('gain') ? 'levels' : 'wiring');
+/** What a finding is a matter of, as its check says; where a gain may cure it, of levels. */
+export function aspectOf({ code }: Pick<Finding, 'code'>): Aspect {
+  const found = checkOf(code);
+  return found?.aspect ?? (found?.cures.includes('gain') ? 'levels' : 'wiring');
+}
 
 function marksOf(findings: readonly Finding[]): Aspect[] {
   const found = findings.filter(({ severity }) => severity !== 'note').map(aspectOf);

@@ -1,4 +1,5 @@
 export type {
+  Battery,
   BusDevice,
   BusHub,
   BusSocket,
@@ -16,6 +17,7 @@ export type {
   Host,
   HostPort,
   KnobSetting,
+  Mains,
   NodeName,
   OwnMicrophone,
   Part,

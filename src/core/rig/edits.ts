@@ -4,7 +4,16 @@ import { excessOf, freshId, LIMITS } from './limits';
 import { canChoose, canStand, endsOf, jointsOf, partIn, portOf, samePort } from './lookup';
 import { matchPorts } from './match-ports';
 import { makeOwn } from './own-parts';
-import type { Joint, PlacedPart, PolicyNote, PortRef, Rig, SettingValue, VoiceEffort } from './types';
+import type {
+  Joint,
+  PlacedPart,
+  PolicyNote,
+  PortRef,
+  Rig,
+  Session,
+  SettingValue,
+  VoiceEffort,
+} from './types';
 
 /** An edit is data: it can be tried, shown, kept in a history and undone. */
 export type RigEdit =
@@ -48,6 +57,11 @@ export type RigEdit =
       readonly joints: readonly [string, string];
     }
   | { readonly kind: 'voice'; readonly voice: VoiceEffort }
+  /** The strip or outlet of a part; empty: somewhere. */
+  | { readonly kind: 'outlet'; readonly part: string; readonly place: string }
+  /** What is planned; none takes the plan away. */
+  | { readonly kind: 'session'; readonly session?: Session }
+  | { readonly kind: 'site'; readonly hertz?: 50 | 60; readonly wet?: boolean }
   | { readonly kind: 'distance'; readonly part: string; readonly metres: number }
   | { readonly kind: 'own'; readonly part: string; readonly as: Part }
   | { readonly kind: 'rename'; readonly name: string };
@@ -269,6 +283,26 @@ function distance(rig: Rig, edit: EditOf<'distance'>): Rig {
   return { ...rig, surroundings: { ...rig.surroundings, distances } };
 }
 
+function outlet(rig: Rig, { part, place }: EditOf<'outlet'>): Rig {
+  const said = place.trim().slice(0, LIMITS.place);
+  return changePart(rig, part, ({ mains: _old, ...placed }) => (said ? { ...placed, mains: said } : placed));
+}
+
+function session(rig: Rig, { session: planned }: EditOf<'session'>): Rig {
+  const { session: _old, ...rest } = rig.surroundings;
+  if (planned && !within(planned.minutes, 0, LIMITS.longestSession)) return rig;
+  return { ...rig, surroundings: { ...rest, ...(planned && { session: planned }) } };
+}
+
+function site(rig: Rig, { hertz, wet }: EditOf<'site'>): Rig {
+  const mains = {
+    ...rig.surroundings.mains,
+    ...(hertz !== undefined && { hertz }),
+    ...(wet !== undefined && { wet }),
+  };
+  return { ...rig, surroundings: { ...rig.surroundings, mains } };
+}
+
 /** Applies an edit; one that does not suit the rig (unknown part, occupied port, more than a file holds) gives the same rig back. */
 export function applyEdit(rig: Rig, edit: RigEdit): Rig {
   const edited = applyUnbounded(rig, edit);
@@ -334,6 +368,12 @@ function applyChange(rig: Rig, edit: Exclude<RigEdit, { kind: Wiring }>): Rig {
       return { ...rig, surroundings: { ...rig.surroundings, voice: edit.voice } };
     case 'distance':
       return distance(rig, edit);
+    case 'outlet':
+      return outlet(rig, edit);
+    case 'session':
+      return session(rig, edit);
+    case 'site':
+      return site(rig, edit);
     case 'own':
       return makeOwn(rig, edit.part, edit.as);
     case 'rename':

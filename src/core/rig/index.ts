@@ -1,4 +1,14 @@
-export type { Joint, PlacedPart, PolicyNote, PortRef, Rig, SettingValue, VoiceEffort } from './types';
+export type {
+  Joint,
+  PlacedPart,
+  PolicyNote,
+  PortRef,
+  Rig,
+  Session,
+  SessionLoad,
+  SettingValue,
+  VoiceEffort,
+} from './types';
 export { RIG_FORMAT, RIG_VERSION } from './types';
 export type { LaidPart } from './lookup';
 export {

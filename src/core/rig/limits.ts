@@ -13,6 +13,10 @@ export const LIMITS = {
   shortestDistance: 0.01,
   longestDistance: 100,
   longestLead: 500,
+  /** Letters of a strip's or outlet's name. */
+  place: 60,
+  /** Minutes. */
+  longestSession: 2880,
 } as const;
 
 /** The first of "stem", "stem-2", "stem-3" … that is not taken; the stem is shortened where an id would grow too long. */

@@ -21,7 +21,19 @@ export interface PlacedPart {
   /** The app that records on this host, and what was chosen in it where that is not its usual. */
   readonly app?: AppId;
   readonly choices?: Readonly<Record<string, SettingValue>>;
+  /** The strip or outlet that it is plugged into; somewhere where absent. */
+  readonly mains?: string;
   readonly note?: string;
+}
+
+/** What a host does for the whole of a session. */
+export type SessionLoad = 'sound' | 'film' | 'stream';
+
+/** A planned session. `charge`: how full each battery is at the start, 0 to 1, by placed part; full where absent. */
+export interface Session {
+  readonly minutes: number;
+  readonly load?: SessionLoad;
+  readonly charge?: Readonly<Record<string, number>>;
 }
 
 /**
@@ -64,6 +76,9 @@ export interface Rig {
     readonly voice: VoiceEffort;
     /** Mouth to microphone, metres, by placed part. */
     readonly distances?: Readonly<Record<string, number>>;
+    /** The supply of the place: 50 Hz and indoors where absent. */
+    readonly mains?: { readonly hertz?: 50 | 60; readonly wet?: boolean };
+    readonly session?: Session;
   };
   /** What the user means to happen: these sources, recorded on these recorders. */
   readonly purpose: {

@@ -2,3 +2,5 @@ export type { ContactView, JointView } from './joint-view';
 export { jointViews } from './joint-view';
 export type { Lane, Rung } from './ladder';
 export { ladder, wayThrough } from './ladder';
+export type { FeedView, HumView, NetCharge, PowerView, SupplyView } from './power-view';
+export { humsAfter, powerView, powerViewOf } from './power-view';

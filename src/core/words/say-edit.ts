@@ -2,6 +2,7 @@ import { DEFAULT_APP, findApp } from '../apps';
 import { isTurnable, type PartSetting } from '../parts';
 import { endsOf, partIn, partOf, portOf, type Rig, type RigEdit, type SettingValue } from '../rig';
 import { formatDb } from '../units';
+import { sayMinutes } from './say-time';
 import { capital, nameOf } from './words';
 
 const partName = (rig: Rig, id: string): string => partIn(rig, id)?.name ?? id;
@@ -110,6 +111,14 @@ export function sayEdit(rig: Rig, edit: RigEdit): string {
       return `Speak ${edit.voice}`;
     case 'distance':
       return `Put ${inSentence(nameOf(rig, edit.part))} ${edit.metres} m from the mouth`;
+    case 'outlet':
+      return edit.place.trim()
+        ? `Plug ${inSentence(nameOf(rig, edit.part))} into ${edit.place.trim()}`
+        : `Leave open where ${inSentence(nameOf(rig, edit.part))} is plugged in`;
+    case 'session':
+      return edit.session ? `Plan a session of ${sayMinutes(edit.session.minutes)}` : 'Plan no session';
+    case 'site':
+      return 'Say what the supply of the place is';
     case 'own':
       return `Change the figures of ${inSentence(nameOf(rig, edit.part))}`;
     case 'rename':

@@ -6,6 +6,7 @@ import { APP_WORDS } from './findings/apps';
 import { CONTACT_WORDS } from './findings/contacts';
 import { DEVICE_WORDS } from './findings/devices';
 import { LEVEL_WORDS } from './findings/levels';
+import { POWER_WORDS } from './findings/power';
 import type { Sentence } from './sentence';
 
 /** The words of every finding. */
@@ -14,6 +15,7 @@ export const FINDING_WORDS: Readonly<Record<FindingCode, FindingWords>> = {
   ...DEVICE_WORDS,
   ...APP_WORDS,
   ...LEVEL_WORDS,
+  ...POWER_WORDS,
 };
 
 const wordsOf = ({ code }: Finding): FindingWords | undefined => own<FindingWords>(FINDING_WORDS, code);

@@ -25,6 +25,7 @@ const CURE: Readonly<Record<Cure, string>> = {
   pair: 'the second lead of a pair',
   feed: 'a supply that is switched on',
   supply: 'a charger or power bank',
+  feeder: 'another charger or power bank',
   gain: 'a gain',
   send: 'a send',
   app: 'another app',

@@ -5,6 +5,7 @@ import { useCallback, useEffect, useState } from 'react';
 export const LENSES = [
   { id: 'wiring', name: 'Wiring', key: 'lensWiring' },
   { id: 'levels', name: 'Levels', key: 'lensLevels' },
+  { id: 'power', name: 'Power', key: 'lensPower' },
 ] as const;
 
 export type LensId = (typeof LENSES)[number]['id'];

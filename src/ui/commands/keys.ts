@@ -7,6 +7,7 @@ export const KEYS = {
   fold: { press: ['f'], written: 'F', does: 'fold the ladder, or open it' },
   lensWiring: { press: ['1'], written: '1', does: 'look at the wiring' },
   lensLevels: { press: ['2'], written: '2', does: 'look at the levels' },
+  lensPower: { press: ['3'], written: '3', does: 'look at supply and earths' },
   shortcuts: { press: ['Shift+?', '?'], written: '?', does: 'this sheet' },
 } as const satisfies Readonly<Record<string, KeyPlan>>;
 

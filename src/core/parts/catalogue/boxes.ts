@@ -64,6 +64,16 @@ const onto = (from: string, gain: number) => [
   { from, to: 'cold', gain: [gain - 6.02], inverts: true },
 ];
 
+/** Takes the shield of the signal apart, between input and output: no safety earth is touched. */
+const LIFT = onOff('lift', 'Signal shield lifted', 'off');
+/** Joined, or apart but for what leaks across the switch. */
+const lifted = (a: string, b: string): CircuitElement => ({
+  kind: 'resistor',
+  a,
+  b,
+  ohms: { setting: 'lift', values: { off: 10, on: 10e6 } },
+});
+
 /** The mid-point of both legs, against pin 1: what phantom power stands at. */
 const phantomTap: CircuitElement[] = [
   { kind: 'resistor', a: 'out.2', b: 'feed', ohms: 6800 },
@@ -98,11 +108,8 @@ export const BOXES: readonly Part[] = [
       'transformer 12 to 1: high impedance to balanced microphone level; no direct current goes through',
     price: 45,
     ports: [jackIn, woundOut],
-    circuit: [
-      ...transformer('', ['in.T', 'in.S'], ['out.2', 'out.3'], 1 / 12, 600),
-      // Earth is joined, its lift switch apart; pin 1 is the case.
-      { kind: 'resistor', a: 'out.1', b: 'in.S', ohms: 10 },
-    ],
+    settings: [LIFT],
+    circuit: [...transformer('', ['in.T', 'in.S'], ['out.2', 'out.3'], 1 / 12, 600), lifted('out.1', 'in.S')],
   },
   {
     id: 'di-active',
@@ -190,6 +197,7 @@ export const BOXES: readonly Part[] = [
       onOff('power', 'Mains unit', 'on'),
     ],
     power: [{ setting: 'power', is: 'on' }],
+    mains: { class: 'insulated', on: { setting: 'power', is: 'on' } },
     circuit: [
       { kind: 'sense', id: 'left', a: 'in.T', b: 'in.S', ohms: 10_000, noise: -108 },
       { kind: 'sense', id: 'right', a: 'in.R', b: 'in.S', ohms: 10_000, noise: -108 },

@@ -58,6 +58,8 @@ const camera = ({ phones, ...plan }: CameraPlan): Part => ({
   family: 'camera',
   ports: [micJack, ...(phones ? [phonesOut('trs-3.5')].map(named('headphone jack')) : [])],
   settings: [knob('gain', 'Microphone level above the first notch', 0, 30, 0)],
+  // Filming on its battery: typical.
+  battery: { hours: { typical: 2, least: 1.5, most: 3 } },
   circuit: [...micJackCircuit(10_000), ...(phones ? headphoneJack : [])],
   captures: [
     {
@@ -123,6 +125,7 @@ export const RECORDERS: readonly Part[] = [
       onOff('battery', 'Battery good', 'on'),
     ],
     power: [{ setting: 'battery', is: 'on' }],
+    battery: { hours: { typical: 8, least: 5, most: 12 }, on: { setting: 'battery', is: 'on' } },
     circuit: [
       ...XLRS.flatMap((n): CircuitElement[] => [
         ...microphoneInput(`mic-${n}`, 'phantom', `in-${n}`),

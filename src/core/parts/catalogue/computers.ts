@@ -26,6 +26,18 @@ const ASKED: PartSetting = {
   initial: 'headset',
 };
 
+/** Its own charger: with an earthed plug its ground is the earth of the house. */
+const FED: PartSetting = {
+  kind: 'switch',
+  id: 'fed',
+  name: 'Runs on',
+  options: [
+    { id: 'battery', name: 'its battery' },
+    { id: 'earthed', name: 'its charger, earthed plug' },
+  ],
+  initial: 'battery',
+};
+
 const playback: CircuitElement[] = (['left', 'right'] as const).flatMap((side): CircuitElement[] => [
   {
     kind: 'signal',
@@ -50,7 +62,9 @@ export const COMPUTERS: readonly Part[] = [
       usbPort('usb-a', 'USB-A port', 'usb-a', 'jack'),
       usbPort('usb-c', 'USB-C port', 'usb-c', 'jack'),
     ],
-    settings: [ASKED],
+    settings: [ASKED, FED],
+    mains: { class: 'earthed', on: { setting: 'fed', is: 'earthed' } },
+    battery: { wattHours: { typical: 55, least: 40, most: 80 }, on: { setting: 'fed', is: 'battery' } },
     circuit: headsetCircuit('jack', 'ctia'),
     captures: [{ ...headsetCapture('jack', 'ctia'), on: { setting: 'asked', is: 'headset' } }],
     outlets: [
@@ -65,6 +79,7 @@ export const COMPUTERS: readonly Part[] = [
   {
     id: 'computer-separate',
     name: 'Computer, separate microphone and headphone sockets',
+    mains: { class: 'earthed' },
     family: 'computer',
     summary: 'its microphone socket takes the plain TRS lead',
     price: 600,

@@ -1,7 +1,7 @@
 import { dbSpl } from '../../units';
 import { EIGHT_PIN_ROLES, knob, portWith, usbPort } from '../model/builders';
 import { headsetCapture, headsetCircuit, headsetJack, type HeadsetPinout } from '../model/headset-input';
-import type { Host, HostPort, OwnMicrophone, Part, PartPort } from '../model/types';
+import type { Battery, Host, HostPort, OwnMicrophone, Part, PartPort } from '../model/types';
 
 /**
  * 90 dB SPL at 1 kHz gives RMS 2500 of 32768, −22.35 dB (Android Compatibility Definition, audio recording). The
@@ -14,12 +14,25 @@ export const ownMicrophone = (name: string): OwnMicrophone => ({
   noiseDbfs: -80,
 });
 
+/** What they hold and take in while charging: typical. */
+const BATTERIES: Readonly<Record<'phone' | 'tablet', Battery>> = {
+  phone: {
+    wattHours: { typical: 13, least: 10, most: 17 },
+    charging: { typical: 1500, least: 500, most: 3000 },
+  },
+  tablet: {
+    wattHours: { typical: 28, least: 20, most: 40 },
+    charging: { typical: 2000, least: 1000, most: 3000 },
+  },
+};
+
 const phoneWithJack = (pinout: HeadsetPinout, name: string, summary: string): Part => ({
   id: `phone-${pinout}`,
   name,
   family: 'phone',
   summary,
   price: 250,
+  battery: BATTERIES.phone,
   ports: [headsetJack('jack', pinout)],
   // Its own volume sets what it plays into a mixer: start low.
   settings: [knob('volume', 'Volume', -60, 0, 0)],
@@ -51,6 +64,7 @@ const eightPinHost = (id: string, name: string, word: 'phone' | 'tablet', price:
   family: 'phone',
   summary: 'no headset jack; its port wants an authenticated accessory',
   price,
+  battery: BATTERIES[word],
   ports: [
     {
       id: 'port',
@@ -87,6 +101,7 @@ const usbCHost = (
     ? 'no headset jack; takes USB sound devices, and dongles without a converter'
     : 'no headset jack; takes class-compliant USB sound devices',
   price,
+  battery: BATTERIES[word],
   ports: [usbPort('port', 'USB-C port', 'usb-c', 'jack')],
   circuit: [],
   host: {
@@ -118,7 +133,7 @@ const both = (
     ownMicrophone: ownMicrophone(`the ${word}’s own microphone`),
     busPorts: [busPort],
   };
-  return { ...base, id, price, ports: [...base.ports, port], host: own };
+  return { ...base, id, price, battery: BATTERIES[word], ports: [...base.ports, port], host: own };
 };
 
 export const HOSTS: readonly Part[] = [
@@ -140,6 +155,7 @@ export const HOSTS: readonly Part[] = [
       'headset jack as on current phones, and no digital port to speak of',
     ),
     id: 'tablet-ctia',
+    battery: BATTERIES.tablet,
   },
   eightPinHost('tablet-8-pin', 'Tablet, 8-pin port', 'tablet', 400),
   usbCHost('phone-usb-c', 'Phone, USB-C port', 'phone', 400, false),

@@ -16,6 +16,8 @@ const BARE = { typical: 100, least: 100, most: 200 } as const;
 
 const charger = onOff('charger', 'Charger in its socket', 'off');
 const supply = onOff('supply', 'Mains supply', 'off');
+/** Its mains unit comes with it and is of class II. */
+const unit = { class: 'insulated', on: { setting: 'supply', is: 'on' } } as const;
 
 /** A bus-powered hub gives 100 mA a socket, a powered one 500 mA (USB 2.0, 7.2.1). */
 const hubSocket = (port: string, supplied = 500): BusSocket => ({
@@ -103,6 +105,7 @@ export const HUBS: readonly Part[] = [
       usbPort('three', 'USB-A socket', 'usb-a', 'jack'),
     ],
     settings: [supply],
+    mains: unit,
     circuit: [],
     hub: {
       upstream: 'plug',
@@ -206,6 +209,7 @@ export const HUBS: readonly Part[] = [
       usbPort('two', 'USB-A socket 2, with switch', 'usb-a', 'jack'),
       usbPort('charge', 'USB-A socket with charge mark', 'usb-a', 'jack'),
     ],
+    mains: unit,
     settings: [supply, onOff('switch-two', 'Switch of socket 2', 'on')],
     circuit: [],
     hub: {

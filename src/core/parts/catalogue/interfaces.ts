@@ -180,6 +180,10 @@ function interfacePart(plan: InterfacePlan): Part {
       knob('phones', 'Headphones', -60, 10, -10),
       ...(plan.powerSwitch ? [plan.powerSwitch] : []),
     ],
+    // Its unit has two pins.
+    ...(plan.powerSwitch && {
+      mains: { class: 'insulated', on: { setting: plan.powerSwitch.id, is: 'on' } },
+    }),
     circuit: [
       ...inputs.flatMap((input) => input.circuit),
       ...playbackInto(0),

@@ -117,6 +117,13 @@ export const MICROPHONES: readonly Part[] = [
       onOff('battery', 'Switched on, battery good', 'on'),
     ],
     power: [{ setting: 'battery', is: 'on' }],
+    // One alkaline AA: 2,000 to 2,500 mAh at small loads, 1.25 V in the mean; it takes about 1 mA. Typical.
+    battery: {
+      cells: '1 AA',
+      wattHours: { typical: 2.8, least: 2.5, most: 3.1 },
+      milliwatts: { typical: 1.5, least: 0.7, most: 6 },
+      on: { setting: 'battery', is: 'on' },
+    },
     circuit: [
       {
         kind: 'signal',

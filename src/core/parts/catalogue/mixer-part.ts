@@ -69,6 +69,8 @@ export interface MixerPlan {
   readonly phone?: boolean;
   /** Outputs are RCA sockets too. */
   readonly tape?: boolean;
+  /** A unit in the lead or of two pins; most have an earthed mains lead. */
+  readonly insulated?: boolean;
   /** What the main outputs are; 6.35 mm sockets where absent. `rca`: the mix leaves by RCA alone. */
   readonly main?: 'xlr' | 'rca';
 }
@@ -326,6 +328,7 @@ export function mixerPart(plan: MixerPlan): Part {
       onOff('mains', 'Mains', 'on'),
     ],
     power: [{ setting: 'mains', is: 'on' }],
+    mains: { class: plan.insulated ? 'insulated' : 'earthed', on: { setting: 'mains', is: 'on' } },
     circuit: [...channels.flatMap((c) => c.circuit), ...outputCircuit(plan)],
     paths: channels.flatMap((channel) => pathsOf(channel, plan)),
     ...(plan.usb && usbDevice),

@@ -23,6 +23,7 @@ const channel = [{ knob: 'gain' }, { knob: 'fader' }, PAN_LAW] as const;
 export const MIXERS: readonly Part[] = [
   {
     id: 'mixer-one-mic',
+    mains: { class: 'insulated' },
     name: 'Mixer, one microphone channel',
     family: 'mixer',
     stands: 'table',
@@ -57,6 +58,7 @@ export const MIXERS: readonly Part[] = [
   },
   mixerPart({
     id: 'mixer-fx-usb',
+    insulated: true,
     name: 'Mixer, one FX send, USB',
     summary: 'two microphones, two line pairs; its only send may leave reverb live; stereo over USB',
     price: 130,
@@ -117,6 +119,7 @@ export const MIXERS: readonly Part[] = [
   }),
   mixerPart({
     id: 'mixer-rca-only',
+    insulated: true,
     name: 'Small mixer, RCA outputs only',
     summary: 'two microphones, one line pair; the mix leaves by RCA, unbalanced',
     price: 80,
@@ -128,6 +131,7 @@ export const MIXERS: readonly Part[] = [
   }),
   mixerPart({
     id: 'mixer-portable-phone',
+    insulated: true,
     name: 'Portable mixer with phone socket',
     summary:
       'two microphones and a headset socket that makes the mix-minus by itself; a sunk switch forgets it',

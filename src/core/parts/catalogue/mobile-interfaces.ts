@@ -39,6 +39,13 @@ const throughPhones: CircuitElement[] = [
 ];
 
 const battery = onOff('battery', 'Battery good', 'on');
+/** Alkaline, 9 V: about 500 mAh, 4.2 Wh in all; the preamplifier with phantom takes about 30 mA. Typical. */
+const NINE_VOLTS = {
+  cells: '9 V',
+  wattHours: { typical: 4.2, least: 3.5, most: 4.8 },
+  milliwatts: { setting: 'phantom', values: { on: 300, off: 150 } },
+  on: { setting: 'battery', is: 'on' },
+} as const;
 
 /** A sound device at one end of a lead: stereo line in, converter, digital plug. */
 const converterCable = (
@@ -139,6 +146,7 @@ export const MOBILE_INTERFACES: readonly Part[] = [
     ports: [xlrIn('mic', 'XLR input'), phonesOut('trs-3.5'), headsetPlug],
     settings: [onOff('phantom', '48 V', 'off'), knob('gain', 'Gain', 0, 40, 30), battery],
     power: [{ setting: 'battery', is: 'on' }],
+    battery: NINE_VOLTS,
     circuit: [
       ...microphoneInput('mic', 'phantom', 'in'),
       { kind: 'wire', a: 'mic.1', b: 'ground' },
@@ -157,6 +165,7 @@ export const MOBILE_INTERFACES: readonly Part[] = [
     ports: [xlrIn('mic', 'XLR input'), phonesOut('trs-3.5'), headsetPlug],
     settings: [onOff('phantom', '48 V', 'off'), knob('gain', 'Gain', 0, 50, 36), battery],
     power: [{ setting: 'battery', is: 'on' }],
+    battery: NINE_VOLTS,
     circuit: [
       ...microphoneInput('mic', 'phantom', 'in'),
       { kind: 'wire', a: 'mic.1', b: 'ground' },

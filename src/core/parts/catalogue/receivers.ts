@@ -62,6 +62,9 @@ const packSignal = (reference: string, sensitivity: Quantity, noise: Quantity): 
 });
 const pack = packSignal('out.S', SENSITIVITY, NOISE);
 
+/** Hours that packs and receivers last: typical. */
+const LASTS = { typical: 6, least: 5, most: 8 } as const;
+
 /** Pack and receiver as a sound device on a digital plug. */
 const digitalReceiver = (
   id: string,
@@ -148,6 +151,7 @@ const twoChannelPorts = [radioIn('a', 'radio link A'), radioIn('b', 'radio link 
 export const RECEIVERS: readonly Part[] = [
   {
     id: 'receiver-trs',
+    battery: { hours: LASTS },
     name: 'Receiver, TRS output',
     family: 'receiver',
     summary: 'takes one clip-on pack; the same sound on tip and ring',
@@ -158,6 +162,7 @@ export const RECEIVERS: readonly Part[] = [
   },
   {
     id: 'receiver-tip-only',
+    battery: { hours: LASTS },
     name: 'Receiver, tip-only output',
     family: 'receiver',
     summary: 'takes one clip-on pack; sound on the tip alone, ring not connected',
@@ -168,6 +173,7 @@ export const RECEIVERS: readonly Part[] = [
   },
   {
     id: 'receiver-charge-only',
+    battery: { hours: LASTS },
     name: 'Receiver, TRS output, USB socket that only charges',
     family: 'receiver',
     summary: 'takes one clip-on pack; its USB-C socket looks like an output and is none',
@@ -179,6 +185,7 @@ export const RECEIVERS: readonly Part[] = [
   },
   {
     id: 'receiver-both',
+    battery: { hours: LASTS },
     name: 'Receiver, TRS and USB outputs',
     family: 'receiver',
     summary: 'takes one clip-on pack; analogue and a sound device: serves longest as ports change',
@@ -203,6 +210,7 @@ export const RECEIVERS: readonly Part[] = [
   },
   {
     id: 'receiver-two-channel',
+    battery: { hours: LASTS },
     name: 'Receiver, two packs, TRS output',
     family: 'receiver',
     summary: 'mono: both packs on both sides; stereo: one pack a side',
@@ -303,6 +311,7 @@ export const PACKS: readonly Part[] = [
       onOff('battery', 'Battery good', 'on'),
     ],
     power: [{ setting: 'battery', is: 'on' }],
+    battery: { hours: LASTS, on: { setting: 'battery', is: 'on' } },
     circuit: [
       {
         kind: 'signal',
@@ -348,6 +357,7 @@ export const PACKS: readonly Part[] = [
       onOff('battery', 'Battery good', 'on'),
     ],
     power: [{ setting: 'battery', is: 'on' }],
+    battery: { hours: LASTS, on: { setting: 'battery', is: 'on' } },
     circuit: [
       ...microphoneInput('mic', 'phantom', 'in'),
       { kind: 'wire', a: 'mic.1', b: 'radio.S' },

@@ -17,6 +17,8 @@ import type {
  * Resistance of one lead conductor per metre: 28 AWG copper, 0.213 Ω/m at 20 °C (ASTM B258 wire table; from memory).
  */
 export const CONDUCTOR_OHMS_PER_METRE = 0.213;
+/** Resistance of a lead's shield per metre, 20 to 50 mΩ: typical. */
+export const SHIELD_OHMS_PER_METRE = 0.035;
 /** Capacitance between signal conductor and return, per metre. Typical. */
 export const LEAD_FARADS_PER_METRE = 100e-12;
 
@@ -26,6 +28,38 @@ export const strand = (a: NodeName, b: NodeName): CircuitElement => ({
   a,
   b,
   ohms: { perMetre: CONDUCTOR_OHMS_PER_METRE },
+});
+
+/** The contact on which the shield of an audio lead lies; of two headset plugs ring 2, as on current phones. */
+const SHIELD: Partial<Record<Connector, Contact>> = {
+  'ts-3.5': 'S',
+  'ts-6.35': 'S',
+  'trs-3.5': 'S',
+  'trs-6.35': 'S',
+  rca: 'S',
+  'xlr-3': '1',
+};
+
+/** Whether a conductor between two contacts is the lead's shield: one of its ends says so. */
+function isShield(ends: readonly PartPort[], [a, b]: readonly [NodeName, NodeName]): boolean {
+  const said = [a, b].map((node) => {
+    const [id, contact] = node.split('.');
+    const connector = ends.find((port) => port.id === id)?.connector;
+    const shield = connector && SHIELD[connector];
+    return shield === undefined ? undefined : shield === contact;
+  });
+  if (said.includes(false)) return false;
+  if (said.includes(true)) return true;
+  const isHeadset = ends.every((port) => port.connector === 'trrs-3.5');
+  return isHeadset && a.endsWith('.R2') && b.endsWith('.R2');
+}
+
+/** A lead's shield between a contact of end a and a contact of end b. */
+const shield = (a: NodeName, b: NodeName): CircuitElement => ({
+  kind: 'conductor',
+  a,
+  b,
+  ohms: { perMetre: SHIELD_OHMS_PER_METRE },
 });
 
 /** Capacitance between two conductors of a lead, half of it at either end; each end as [conductor, conductor]. */
@@ -144,7 +178,7 @@ export const leadPart = ({ ends, joins, more = [], ...plan }: LinkPlan & { lengt
   ...plan,
   family: 'lead',
   ports: ends,
-  circuit: [...joins.map(([a, b]) => strand(a, b)), ...more],
+  circuit: [...joins.map(([a, b]) => (isShield(ends, [a, b]) ? shield(a, b) : strand(a, b))), ...more],
 });
 
 /** An adapter: solder joints, no length to speak of. */

@@ -279,6 +279,32 @@ export interface BusSocket {
 export interface PowerOutlet {
   readonly port: string;
   readonly gives: Quantity;
+  /** Under so many mA it may take it that nothing is there and turn itself off. */
+  readonly sleepsUnder?: Quantity;
+}
+
+/**
+ * How a part hangs on the mains while `on` stands so (always, where absent): `earthed`, its ground lies on the protective
+ * conductor (class I); `insulated`, only a Y capacitor in its unit joins the two (class II; IEC 61140).
+ */
+export interface Mains {
+  readonly class: 'earthed' | 'insulated';
+  readonly on?: SwitchedBy;
+}
+
+/** What a part runs on by itself, while `on` stands so. Typical: by what it holds, or by how long it lasts. */
+export interface Battery {
+  readonly on?: SwitchedBy;
+  /** Watt-hours when full. */
+  readonly wattHours?: Quantity;
+  /** What its part takes of it, milliwatts. */
+  readonly milliwatts?: Quantity;
+  /** Hours that it lasts in use, where it is not known by what it holds. */
+  readonly hours?: Quantity;
+  /** Cells that are exchanged, where it is not charged. */
+  readonly cells?: string;
+  /** mA that it takes in while it is charged. */
+  readonly charging?: Quantity;
 }
 
 /** How a part comes by its power: a switch or battery, or a supply line at one of its ports. */
@@ -370,6 +396,10 @@ export interface Part {
   readonly host?: Host;
   /** Where it gives power to others. */
   readonly outlets?: readonly PowerOutlet[];
+  readonly mains?: Mains;
+  readonly battery?: Battery;
+  /** Ports whose ground is not joined to that of its other ports, where its circuit does not join them. */
+  readonly isolated?: readonly string[];
   /** Any one of these powers its stages; absent: it needs none. */
   readonly power?: readonly PowerSource[];
   /** Direct voltage from `minus` to `plus` that its stages want, such as phantom power. */

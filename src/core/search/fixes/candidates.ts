@@ -4,7 +4,7 @@ import { ladder } from '../../views';
 import { endsOf, jointsOf, laidParts, type LaidPart, type Rig, type RigEdit } from '../../rig';
 import { feedingSwitches } from '../settings/feeding';
 import { apps, choices, knobs, moves, replug, settings, turns, type KnobTrial } from './at-hand';
-import { additions, bypasses, inserts, swaps } from './with-parts';
+import { additions, bypasses, inserts, swaps, swapsFor } from './with-parts';
 
 /** Placed parts that a fix may touch: the chain from source to recorder, which ladder() puts at depth 0. */
 function chainOf(rig: Rig): LaidPart[] {
@@ -85,6 +85,10 @@ const named = (rig: Rig, finding: Finding): RigEdit[] =>
         (edit.kind === 'choose' && edit.choice === finding.setting),
     );
 
+/** Chargers and power banks that something hangs on. */
+const feeders = (rig: Rig): LaidPart[] =>
+  laidParts(rig).filter(({ placed, part }) => isSupply(part) && jointsOf(rig, placed.id).length > 0);
+
 const once = (edits: readonly RigEdit[]): RigEdit[] => [
   ...new Map(edits.map((edit) => [JSON.stringify(edit), edit])).values(),
 ];
@@ -123,6 +127,9 @@ export function candidatesFor(rig: Rig, finding: Finding): Candidates {
     ]),
     parts: [
       ...(may('supply') ? powered.flatMap((laid) => additions(rig, laid, isSupply)) : []),
+      ...(may('feeder')
+        ? feeders(rig).flatMap((laid) => [...swapsFor(rig, laid, isSupply), ...removals(laid)])
+        : []),
       ...(may('headphones') ? pool.flatMap((laid) => headphonesFor(rig, laid)) : []),
       ...(may('link')
         ? byDistance(rig, finding, [

@@ -6,7 +6,8 @@ import { turnedIn } from './settings';
 export function cautionsFor(rig: Rig): string[] {
   const parts = laidParts(rig).map(({ part }) => part);
   const phantom = turnedIn(rig).some(({ is }) => is === 'phantom');
-  const mains = parts.some(({ stands }) => stands === 'wall' || stands === 'table');
+  const mains = parts.some((part) => part.mains !== undefined || part.stands === 'wall');
+  const wet = mains && rig.surroundings.mains?.wet === true;
   const radio = parts.some(
     ({ family, ports }) => family === 'receiver' || ports.some((p) => p.connector === 'radio'),
   );
@@ -22,6 +23,11 @@ export function cautionsFor(rig: Rig): string[] {
     ...(mains
       ? [
           'Mains: sound, earthed supplies only, never defeat an earth; outdoors or in the wet residual-current protection and a qualified person. Local rules come first.',
+        ]
+      : []),
+    ...(wet
+      ? [
+          'Outdoors or in the wet: everything on the mains behind residual-current protection of 30 mA at the most (common practice), joints off the ground, and a qualified person to look at it before it is switched on.',
         ]
       : []),
     ...(radio ? ['Radio: frequencies and power by the local rules.'] : []),

@@ -30,7 +30,8 @@ describe('the order of plugging in (common practice: mains, hub, device, then th
       at(lines, /48 V to on/),
       at(lines, /to -?\d+\.\d dB/),
     ];
-    expect(charger).toBe(0);
+    expect(lines[0]).toBe('Levels down, phantom off before anything is plugged or pulled');
+    expect(charger).toBe(1);
     expect(lead).toBeGreaterThan(charger);
     expect(tablet).toBeGreaterThan(lead);
     expect(phantom).toBeGreaterThan(tablet);

@@ -20,7 +20,7 @@ const placeOf = (setting: PartSetting, value: SettingValue): string =>
     : (setting.options.find(({ id }) => id === value)?.name ?? String(value));
 
 /** The switches by which a part gives current to a microphone. */
-const phantomOf = (part: Part): string[] =>
+export const phantomOf = (part: Part): string[] =>
   part.circuit.flatMap((e) =>
     e.kind === 'supply' && typeof e.volts === 'object' && 'setting' in e.volts ? [e.volts.setting] : [],
   );

@@ -1,13 +1,14 @@
+import { onMains } from '../../engine/earth';
 import { appOf } from '../../engine/flow';
 import { isSupply, isWornToListen } from '../../parts';
 import { laidParts, partOf, portOf, type Joint, type Rig } from '../../rig';
 import { ladder } from '../../views';
 import { capital, nameOf } from '../words';
-import { chosenIn, turnedIn, type Turned } from './settings';
+import { chosenIn, phantomOf, turnedIn, type Turned } from './settings';
 
 /** A thing to do, in its order, or what one should see then. */
 export interface PluggingStep {
-  readonly is: 'plug' | 'set' | 'see';
+  readonly is: 'mains' | 'plug' | 'set' | 'see';
   readonly says: string;
 }
 
@@ -55,6 +56,29 @@ function seen(rig: Rig): PluggingStep[] {
   return [...lights, ...apps, test].map((says) => ({ is: 'see', says }));
 }
 
+/** What harms when something is plugged: phantom that is on, levels that are up. */
+function before(rig: Rig): PluggingStep[] {
+  const parts = laidParts(rig).map(({ part }) => part);
+  const turns = parts.some(({ settings, host }) => !host && settings?.some(({ kind }) => kind === 'knob'));
+  const feeds = parts.some((part) => phantomOf(part).length > 0);
+  if (!turns && !feeds) return [];
+  const what = [...(turns ? ['levels down'] : []), ...(feeds ? ['phantom off'] : [])].join(', ');
+  return [{ is: 'set', says: `${capital(what)} before anything is plugged or pulled` }];
+}
+
+/** What has a mains lead or unit of its own goes into the wall first. */
+const intoTheWall = (rig: Rig): PluggingStep[] =>
+  onMains(new Map(laidParts(rig).map((laid) => [laid.placed.id, laid]))).map(({ laid, place, said }) => ({
+    is: 'mains',
+    says: `Plug ${nameOf(rig, laid.placed.id)} into ${said ? place : 'the mains'}${laid.part.stands === 'wall' ? '' : ' and switch it on'}`,
+  }));
+
+/** A hub that is fed shows it before anything hangs on it. */
+const fedLights = (rig: Rig): PluggingStep[] =>
+  onMains(new Map(laidParts(rig).map((laid) => [laid.placed.id, laid]))).flatMap(({ laid }) =>
+    laid.part.hub ? [{ is: 'see', says: `The light of ${nameOf(rig, laid.placed.id)} is on` }] : [],
+  );
+
 /** The order of plugging in (common practice: mains, hub, device, then the phone; phantom and levels last), and what one sees then. */
 export function pluggingSteps(rig: Rig): PluggingStep[] {
   const places = new Map(ladder(rig).map(({ placed }, index) => [placed, index]));
@@ -74,8 +98,11 @@ export function pluggingSteps(rig: Rig): PluggingStep[] {
     return app ? [{ is: 'set', says: `Open ${app.name} on ${nameOf(rig, id)}` }] : [];
   });
   return [
+    ...before(rig),
+    ...intoTheWall(rig),
     ...plugs(1000, 2000),
     ...of('power', 'switch'),
+    ...fedLights(rig),
     ...plugs(2000, 5000),
     ...of('phantom'),
     ...of('level'),

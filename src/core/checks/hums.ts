@@ -1,0 +1,100 @@
+import type { Facts } from '../engine';
+import { earthFacts, earthLoops, UNDER_SPEECH, worstOf, type Hum } from '../engine/earth';
+import { check, type Found } from './check';
+import { inputOf } from './input-of';
+import { HUM } from './origins';
+
+/** Hum beside a voice at a recorder, dBFS. */
+interface Beside {
+  readonly hum: Hum;
+  readonly voice: number;
+  readonly source: string;
+  readonly recorder: string;
+}
+
+/** The worst channel that a recorded source is on. */
+function besideVoices(facts: Facts): Beside[] {
+  const { hums } = earthFacts(facts);
+  if (hums.length === 0) return [];
+  return facts.arrivals.flatMap((arrival): Beside[] => {
+    const input = arrival.state === 'recorded' ? inputOf(facts, arrival) : undefined;
+    if (!input) return [];
+    const found = input.channels.flatMap((channel, index): Beside[] => {
+      const signal = channel.signals.find(({ source }) => source.placed === arrival.source);
+      const hum = hums.find(
+        (h) =>
+          h.host === input.host &&
+          h.placed === input.placed &&
+          h.capture === input.capture.id &&
+          h.channel === index,
+      );
+      if (!signal || !hum) return [];
+      const { source, recorder } = arrival;
+      return [{ hum, voice: signal.rms - channel.fullScale, source, recorder }];
+    });
+    const under = ({ hum, voice }: Beside) => voice - worstOf(hum, 'typical');
+    return found.sort((a, b) => under(a) - under(b)).slice(0, 1);
+  });
+}
+
+const isOver = ({ hum, voice }: Beside, which: 'typical' | 'most'): boolean =>
+  worstOf(hum, which) > voice - UNDER_SPEECH;
+
+/** The parts on the mains, or that charge, whose grounds the loudest share goes round. */
+function between(facts: Facts, where: string | undefined): readonly string[] {
+  const { mains, network } = earthFacts(facts);
+  const onIt = new Set(mains.map(({ laid }) => laid.placed.id));
+  const loops = earthLoops(facts, network).map(({ parts }) => parts.filter((id) => onIt.has(id)));
+  const of = loops.filter((parts) => parts.length > 0).sort((a, b) => b.length - a.length);
+  return of[0] ?? (where === undefined ? [] : [where]);
+}
+
+function say(facts: Facts, { hum, voice, source, recorder }: Beside, which: 'typical' | 'most'): Found {
+  const whines = hum.whine[which] > hum.hum[which];
+  const level = whines ? hum.whine : hum.hum;
+  const [first] = hum.shares.filter(({ why }) => (why === 'charging' || why === 'switching') === whines);
+  const [one, other] = between(facts, first?.where);
+  return {
+    where: { part: one ?? recorder },
+    ...(other !== undefined && { other }),
+    source,
+    recorder,
+    values: [
+      { name: whines ? 'whine' : 'hum', value: level.typical, unit: 'dBFS' },
+      { name: 'at the least', value: level.least, unit: 'dBFS' },
+      { name: 'at the most', value: level.most, unit: 'dBFS' },
+      { name: 'the voice', value: voice, unit: 'dBFS' },
+    ],
+    limit: { value: voice - UNDER_SPEECH, unit: 'dBFS', is: 'at most' },
+  };
+}
+
+/** Grounds that meet twice: what flows round them is heard beside the voice. */
+export const hums = check({
+  code: 'hums',
+  severity: ['spoils'],
+  origin: HUM,
+  limit: `${UNDER_SPEECH} dB under the voice (our own limit, after common practice).`,
+  aspect: 'power',
+  asks: 'hum',
+  cures: ['feeder', 'switch', 'link'],
+  find: (facts) =>
+    besideVoices(facts)
+      .filter((one) => isOver(one, 'typical'))
+      .map((one) => say(facts, one, 'typical')),
+});
+
+/** The same where it is so only with the worst of what is usual. */
+export const mayHum = check({
+  code: 'may-hum',
+  severity: ['note'],
+  origin: HUM,
+  limit: `${UNDER_SPEECH} dB under the voice with the worst that is usual (our own limit); within the spread it must be tried.`,
+  aspect: 'power',
+  asks: 'hum',
+  cures: ['feeder', 'switch', 'link'],
+  find: (facts) =>
+    besideVoices(facts)
+      .filter((one) => isOver(one, 'most') && !isOver(one, 'typical'))
+      .map((one) => say(facts, one, 'most')),
+});

@@ -1,0 +1,112 @@
+import type { Finding } from '../../checks';
+import type { Rig } from '../../rig';
+import type { FindingWords } from '../finding-words';
+import { limitFigure, rangeFigure, show } from '../measured';
+import { sayMinutes } from '../say-time';
+import { figure, type Sentence } from '../sentence';
+import { capital, nameOf, noun } from '../words';
+
+const levels = (f: Finding): Sentence => {
+  const [level, least, most, voice] = f.values;
+  if (!level || !least || !most || !voice) return [];
+  return [
+    `${capital(level.name)} `,
+    show(level),
+    ', typical, ',
+    show(least),
+    ' to ',
+    show(most),
+    '; the voice lies at ',
+    show(voice),
+    ', so ',
+    limitFigure(f),
+    ' goes unheard.',
+  ];
+};
+
+/** Why it goes round: two things on the mains, or one that charges what it also sounds into. */
+function sayLoop(rig: Rig, f: Finding): string {
+  const one = capital(nameOf(rig, f.where.part));
+  return f.other === undefined
+    ? `${one} feeds and sounds at once: its current comes back by the sound lead too. `
+    : `${one} and ${nameOf(rig, f.other)} are both on the mains, and the leads between them close a loop through their grounds. `;
+}
+
+const sayHums = (rig: Rig, f: Finding): Sentence => [sayLoop(rig, f), ...levels(f)];
+
+const sayMayHum = (rig: Rig, f: Finding): Sentence => [
+  sayLoop(rig, f),
+  ...levels(f),
+  ' With yours it may be heard: test it with everything plugged into the wall.',
+];
+
+const saySags = (rig: Rig, f: Finding): Sentence => {
+  const [left, thin, takes, metres] = f.values;
+  if (!left || !thin || !takes || !metres) return [];
+  return [
+    `${capital(nameOf(rig, f.where.part))} takes `,
+    show(takes),
+    ' over ',
+    show(metres),
+    ' of lead and is left ',
+    show(left),
+    ' (',
+    show(thin),
+    ' with thin leads); it wants ',
+    limitFigure(f),
+    '.',
+  ];
+};
+
+const saySleeps = (rig: Rig, f: Finding): Sentence => [
+  `${capital(nameOf(rig, f.where.part))} gives `,
+  ...f.values.map(show),
+  ' and many such banks turn off under ',
+  rangeFigure(f),
+  '. Try it for a quarter of an hour before the day.',
+];
+
+const sayFlat = (rig: Rig, f: Finding): Sentence => {
+  const [lasts, soonest] = f.values;
+  if (!lasts || !soonest || !f.limit) return [];
+  return [
+    `${capital(noun(rig, f.where.part))} is empty after about `,
+    figure(sayMinutes(lasts.value)),
+    ', at the worst after ',
+    figure(sayMinutes(soonest.value)),
+    '; the session is ',
+    figure(sayMinutes(f.limit.value)),
+    '.',
+  ];
+};
+
+export const POWER_WORDS = {
+  hums: {
+    title: 'It hums',
+    means:
+      'Two things on the mains are joined by the sound leads as well, or a current that charges returns by them: hum or whine beside the voice. A power bank, an isolator or a balanced lead breaks the way; a safety earth is never lifted.',
+    says: sayHums,
+  },
+  'may-hum': {
+    title: 'May hum',
+    means:
+      'The same where it is heard only with the worst that is usual at the earths: within the spread it must be tried.',
+    says: sayMayHum,
+  },
+  sags: {
+    title: 'Too few volts',
+    means:
+      'A long or thin supply lead, or a hub without a supply, leaves the device less than it must do with.',
+    says: saySags,
+  },
+  'bank-sleeps': {
+    title: 'The bank may turn off',
+    means: 'So little is drawn that the power bank may take it for nothing and turn itself off.',
+    says: saySleeps,
+  },
+  'runs-flat': {
+    title: 'Empty before the end',
+    means: 'A battery does not carry the planned session.',
+    says: sayFlat,
+  },
+} satisfies Readonly<Record<string, FindingWords>>;
