@@ -1,5 +1,5 @@
 import type { App } from '../src/core/apps';
-import type { CircuitElement, Part, PartSetting, Quantity } from '../src/core/parts';
+import type { Battery, CircuitElement, Part, PartSetting, Quantity } from '../src/core/parts';
 import type { Rig, RigEdit, SettingValue } from '../src/core/rig';
 
 /** What a name stands for: a name of one kind never becomes one of another. */
@@ -120,6 +120,15 @@ function stagesOf(name: Name, old: Part): Partial<Part> {
   };
 }
 
+function batteryOf(name: Name, old: Battery): Battery {
+  const { milliwatts, on } = old;
+  return {
+    ...old,
+    ...(milliwatts !== undefined && { milliwatts: quantity(name, milliwatts) }),
+    ...(on && { on: by(name, on) }),
+  };
+}
+
 /** What it is to the bus, and where its power comes from and goes to. */
 function busOf(name: Name, old: Part): Partial<Part> {
   const port = (id: string) => name('port', id);
@@ -147,9 +156,12 @@ function busOf(name: Name, old: Part): Partial<Part> {
       host: { ...old.host, busPorts: old.host.busPorts.map((one) => ({ ...one, port: port(one.port) })) },
     }),
     ...(old.outlets && {
-      outlets: old.outlets.map((one) => ({ port: port(one.port), gives: quantity(name, one.gives) })),
+      outlets: old.outlets.map((one) => ({ ...one, port: port(one.port), gives: quantity(name, one.gives) })),
     }),
     ...(old.power && { power: powerBy(name, old.power) }),
+    ...(old.mains && { mains: { ...old.mains, ...(old.mains.on && { on: by(name, old.mains.on) }) } }),
+    ...(old.battery && { battery: batteryOf(name, old.battery) }),
+    ...(old.isolated && { isolated: old.isolated.map(port) }),
     ...(old.noticedWith !== undefined && { noticedWith: port(old.noticedWith) }),
     ...(old.passesCharge && { passesCharge: old.passesCharge.map(port) }),
   };

@@ -24,6 +24,8 @@ describe('symplex check', () => {
       'arrives',
       'listeners',
       'levels',
+      'power',
+      'earth',
       'nets',
       'findings',
       'wayOut',

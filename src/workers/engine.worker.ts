@@ -3,8 +3,10 @@ import { searchFixes, moveOptions, outcomesOf, swapOptions } from '../core/searc
 import { levelsAtRest, levelWays } from '../core/search/levels';
 import { wayOut } from '../core/search/way-out';
 import { checkPart } from '../core/parts/model/check-part';
-import { analyse } from '../core/judge';
-import { humsAfter, powerView } from '../core/views';
+import { analyse, outcomeFrom } from '../core/judge';
+import { allFacts } from '../core/engine';
+import { humsAfter, powerViewOf } from '../core/views';
+import { powerAnswers } from '../core/words/say-power';
 import { checkRig, readRig } from '../core/files/read-rig';
 import type { EngineProtocol } from './protocol';
 
@@ -29,7 +31,11 @@ const engine: EngineProtocol = {
   outcomes: outcomesOf,
   levelWays,
   levelsAtRest,
-  powerView,
+  powerAnswers: (rig) => {
+    const facts = allFacts(rig);
+    const view = powerViewOf(facts[0]);
+    return { view, answers: powerAnswers(rig, view, outcomeFrom(facts)) };
+  },
   humsAfter,
   read: readRig,
 };

@@ -7,7 +7,14 @@ import type { Analysis } from '../core/judge';
 import type { ReadProblem } from '../core/files';
 import type { Rig, RigEdit } from '../core/rig';
 import type { HumView, PowerView } from '../core/views';
+import type { PowerAnswer } from '../core/words/say-power';
 import type { ReadResult } from '../core/files/read-rig';
+
+/** How a rig is fed and earthed, and what is said of it. */
+export interface PowerAnswers {
+  readonly view: PowerView;
+  readonly answers: readonly PowerAnswer[];
+}
 
 /** What the page asks of the engine's thread; documents and answers are plain data. */
 export interface EngineProtocol {
@@ -29,7 +36,7 @@ export interface EngineProtocol {
   /** Plans and responses, for when it is at rest. */
   levelsAtRest(rig: Rig): LevelsAtRest;
   /** Supply, session and earths. */
-  powerView(rig: Rig): PowerView;
+  powerAnswers(rig: Rig): PowerAnswers;
   /** Hum at each recorder after each of several edits. */
   humsAfter(rig: Rig, edits: readonly RigEdit[]): HumView[][];
   read(text: string): ReadResult;

@@ -128,6 +128,8 @@ describe('what the page can make', () => {
       policies: p.policies.maxItems,
       shortestDistance: p.surroundings.properties.distances.additionalProperties.minimum,
       longestDistance: p.surroundings.properties.distances.additionalProperties.maximum,
+      place: $defs.placedPart.properties.mains.maxLength,
+      longestSession: p.surroundings.properties.session.properties.minutes.maximum,
       longestLead: $defs.placedPart.properties.length.maximum,
       id: Number(/,(\d+)\}/.exec($defs.id.pattern)?.[1]) + 1,
     }).toEqual(LIMITS);

@@ -17,6 +17,8 @@ export interface Analysis extends Outcome {
   readonly nets: NetReport;
   /** In which ways of looking at the rig something that weighs is found. */
   readonly marks: readonly Aspect[];
+  /** What each finding is a matter of, in their order. */
+  readonly aspects: readonly Aspect[];
 }
 
 const ASPECTS: readonly Aspect[] = ['wiring', 'levels', 'power'];
@@ -59,6 +61,7 @@ export function analyse(rig: Rig): Analysis {
     rig: rig.id,
     ...outcome,
     marks: marksOf(outcome.findings),
+    aspects: outcome.findings.map(aspectOf),
     joints: jointViews(nominal),
     inputs: nominal.inputs,
     rungs: ladder(rig),

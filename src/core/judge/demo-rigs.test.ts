@@ -17,7 +17,7 @@ const FIRST_FAULT: readonly (readonly [string, FindingCode])[] = [
   ['slipway-diary', 'mic-line-shorted'],
   ['two-at-the-bench', 'one-side-only'],
   ['sail-loft-talk', 'starved'],
-  ['launch-day-stream', 'switched-off'],
+  ['launch-day-stream', 'hums'],
   ['harbour-call-in', 'playback-returns'],
   ['loft-songs', 'track-not-armed'],
   ['quay-to-camera', 'wrong-socket'],

@@ -131,10 +131,10 @@ describe('a straight-through lead', () => {
     const long = applyEdit(rig, { kind: 'length', part: 'lead', metres: length });
     const short = applyEdit(rig, { kind: 'length', part: 'lead', metres: 0.001 });
     const [a, b] = [analyse(long).arrives[0]?.peak ?? NaN, analyse(short).arrives[0]?.peak ?? NaN];
-    // A conductor of 0.213 Ω/m in the hot leg and one in the return, shared by two sides, before 2.2 kΩ beside 10 kΩ.
+    // A conductor of 0.213 Ω/m in the hot leg and a shield of 0.035 in the return, shared by two sides, before 2.2 kΩ beside 10 kΩ.
     const load = 1 / (1 / 2200 + 1 / 10_000);
     const source = 1 / (1 / 470 + 1 / 4700);
-    const loss = 20 * Math.log10((load + source) / (load + source + 3 * 0.213 * length));
+    const loss = 20 * Math.log10((load + source) / (load + source + (0.213 + 2 * 0.035) * length));
     expect(a - b).toBeCloseTo(loss, 2);
   });
 });

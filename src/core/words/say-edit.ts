@@ -58,6 +58,27 @@ function pulled(rig: Rig, id: string): string {
   return `Pull ${inSentence(nameOf(rig, joint.plug.part))} out of the ${socket} of ${inSentence(nameOf(rig, joint.jack.part))}`;
 }
 
+/** How is it spoken, from how far; where it is plugged in, for how long, and what the place is like. */
+function saySurroundings(
+  rig: Rig,
+  edit: Extract<RigEdit, { kind: 'voice' | 'distance' | 'outlet' | 'session' | 'site' }>,
+): string {
+  switch (edit.kind) {
+    case 'voice':
+      return `Speak ${edit.voice}`;
+    case 'distance':
+      return `Put ${inSentence(nameOf(rig, edit.part))} ${edit.metres} m from the mouth`;
+    case 'outlet':
+      return edit.place.trim()
+        ? `Plug ${inSentence(nameOf(rig, edit.part))} into ${edit.place.trim()}`
+        : `Leave open where ${inSentence(nameOf(rig, edit.part))} is plugged in`;
+    case 'session':
+      return edit.session ? `Plan a session of ${sayMinutes(edit.session.minutes)}` : 'Plan no session';
+    case 'site':
+      return 'Say what the supply of the place is';
+  }
+}
+
 /** What an edit does, as a verb. */
 export function sayEdit(rig: Rig, edit: RigEdit): string {
   switch (edit.kind) {
@@ -108,17 +129,11 @@ export function sayEdit(rig: Rig, edit: RigEdit): string {
     case 'bypass':
       return bypassed(rig, edit.part, edit.joints);
     case 'voice':
-      return `Speak ${edit.voice}`;
     case 'distance':
-      return `Put ${inSentence(nameOf(rig, edit.part))} ${edit.metres} m from the mouth`;
     case 'outlet':
-      return edit.place.trim()
-        ? `Plug ${inSentence(nameOf(rig, edit.part))} into ${edit.place.trim()}`
-        : `Leave open where ${inSentence(nameOf(rig, edit.part))} is plugged in`;
     case 'session':
-      return edit.session ? `Plan a session of ${sayMinutes(edit.session.minutes)}` : 'Plan no session';
     case 'site':
-      return 'Say what the supply of the place is';
+      return saySurroundings(rig, edit);
     case 'own':
       return `Change the figures of ${inSentence(nameOf(rig, edit.part))}`;
     case 'rename':

@@ -3,10 +3,11 @@ import { checkOf, type PowerQuestion } from '../checks';
 import type { Outcome } from '../judge';
 import type { Rig } from '../rig';
 import { formatDb } from '../units';
-import type { HumView, PowerView } from '../views';
+import type { PowerView } from '../views';
+import { INAUDIBLE } from './say-hum';
 import { sayMinutes } from './say-time';
 import { figure, type Sentence } from './sentence';
-import { capital, list, nameOf } from './words';
+import { capital, list, noun } from './words';
 
 /** An answer in one sentence, and how it stands. */
 export interface PowerAnswer {
@@ -16,7 +17,7 @@ export interface PowerAnswer {
 }
 
 const names = (rig: Rig, ids: readonly string[]): string =>
-  list([...new Set(ids)].map((id) => nameOf(rig, id)));
+  list([...new Set(ids)].map((id) => noun(rig, id)));
 
 const answering = ({ findings }: Pick<Outcome, 'findings'>, asks: PowerQuestion) =>
   findings.filter(({ code }) => checkOf(code)?.asks === asks);
@@ -71,25 +72,15 @@ function lasts(rig: Rig, { discharge, session }: PowerView): PowerAnswer {
     is,
     says: [
       is === 'ill' ? 'It does not last: ' : 'It lasts about ',
-      ...(is === 'ill' ? [`${nameOf(rig, first.placed)} is empty after about `] : []),
+      ...(is === 'ill' ? [`${noun(rig, first.placed)} is empty after about `] : []),
       figure(sayMinutes(first.flat)),
-      is === 'ill' ? '' : `, then ${nameOf(rig, first.placed)} is empty`,
+      is === 'ill' ? '' : `, then ${noun(rig, first.placed)} is empty`,
       `; at the worst after `,
       figure(sayMinutes(worst)),
       `. ${capital(plan)}.`,
     ],
   };
 }
-
-/** Hum or whine, whichever is louder, in short. */
-export const sayHum = ({ hum, whine }: Pick<HumView, 'hum' | 'whine'>): string => {
-  const whines = whine.typical > hum.typical;
-  const level = (whines ? whine : hum).typical;
-  return level < INAUDIBLE ? 'no hum to speak of' : `${whines ? 'whine' : 'hum'} ${formatDb(level, 'dBFS')}`;
-};
-
-/** Under this no converter of the trade resolves anything, dBFS. */
-const INAUDIBLE = -110;
 
 function humming(rig: Rig, view: PowerView, outcome: Outcome): PowerAnswer {
   const [one] = answering(outcome, 'hum');
@@ -98,8 +89,8 @@ function humming(rig: Rig, view: PowerView, outcome: Outcome): PowerAnswer {
   if (one && level && least && most && voice) {
     const who =
       one.other === undefined
-        ? nameOf(rig, one.where.part)
-        : `${nameOf(rig, one.where.part)} and ${nameOf(rig, one.other)}`;
+        ? noun(rig, one.where.part)
+        : `${noun(rig, one.where.part)} and ${noun(rig, one.other)}`;
     return {
       asks: 'hum',
       is: found ? 'ill' : 'uncertain',
@@ -107,7 +98,7 @@ function humming(rig: Rig, view: PowerView, outcome: Outcome): PowerAnswer {
         found ? `It ${level.name}s: ` : `It may ${level.name}: `,
         `${who} close a loop through the grounds. `,
         figure(formatDb(level.value, 'dBFS')),
-        `, typical, ${formatDb(least.value)} to ${formatDb(most.value, 'dBFS')}; the voice is at `,
+        `, typical, ${formatDb(least.value, 'dBFS')} to ${formatDb(most.value, 'dBFS')}; the voice is at `,
         figure(formatDb(voice.value, 'dBFS')),
         '.',
       ],
@@ -130,7 +121,7 @@ function humming(rig: Rig, view: PowerView, outcome: Outcome): PowerAnswer {
     says: [
       'It does not hum to speak of: ',
       figure(formatDb(loudest.typical, 'dBFS')),
-      ` at ${nameOf(rig, loudest.recorder)}, more than ${UNDER_SPEECH} dB under the voice.`,
+      ` at ${noun(rig, loudest.recorder)}, more than ${UNDER_SPEECH} dB under the voice.`,
     ],
   };
 }

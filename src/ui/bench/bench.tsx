@@ -34,6 +34,7 @@ import { useAnalysis, useFixes } from './use-analysis';
 import { useLens } from './use-lens';
 
 const LevelsLens = lazily(() => import('../levels/levels-lens').then((m) => m.LevelsLens));
+const PowerLens = lazily(() => import('../power/power-lens').then((m) => m.PowerLens));
 const AddDialog = lazily(() => import('./add-dialog').then((m) => m.AddDialog));
 
 function useEditing(rig: Rig, own: readonly Part[]): Omit<Editing, 'add'> & { readonly shown: Rig } {
@@ -114,6 +115,8 @@ export function Bench({ record, gone }: { record: RigRecord; gone: boolean }) {
     <div className="lg:grid lg:h-dvh lg:grid-cols-[minmax(0,1fr)_minmax(320px,24rem)]">
       {analysed && lens === 'levels' ? (
         <LevelsLens {...shared} {...analysed} head={head} />
+      ) : analysed && lens === 'power' ? (
+        <PowerLens {...shared} {...analysed} head={head} />
       ) : (
         <LensFrame
           head={head}

@@ -14,8 +14,17 @@ const WEIGHT: Record<Severity, { word: string; style: string }> = {
   note: { word: 'Good to know', style: 'text-soft' },
 };
 
-function FixRow(props: { rig: Rig; finding: Finding; fix: Fix; main: boolean; edit: (c: RigEdit) => void }) {
-  const { rig, finding, fix, main, edit } = props;
+interface FixRowProps {
+  readonly rig: Rig;
+  readonly finding: Finding;
+  readonly fix: Fix;
+  readonly main: boolean;
+  readonly edit: (change: RigEdit) => void;
+  /** What else is known of it. */
+  readonly beside: string | undefined;
+}
+
+function FixRow({ rig, finding, fix, main, edit, beside }: FixRowProps) {
   const says = sayEdit(rig, fix.edit);
   const currency = useCurrency();
   const cost =
@@ -31,6 +40,7 @@ function FixRow(props: { rig: Rig; finding: Finding; fix: Fix; main: boolean; ed
         <span className="text-soft block text-[0.9375rem] leading-snug">
           {cost}
           {sayOutcome(rig, fix.outcome, finding)}
+          {beside !== undefined && ` ${beside}`}
         </span>
       </span>
       <button
@@ -55,8 +65,10 @@ export function FindingCard(props: {
   /** Why the proving broke off. */
   trouble: string | undefined;
   edit: (change: RigEdit) => void;
+  /** What else is said of each fix. */
+  beside?: (change: RigEdit) => string | undefined;
 }) {
-  const { rig, finding, found, consequences, trouble, edit } = props;
+  const { rig, finding, found, consequences, trouble, edit, beside } = props;
   const fixes = found?.fixes;
   const whyNone = found && sayWhyNone(finding, found);
   const { word, style } = WEIGHT[finding.severity];
@@ -95,6 +107,7 @@ export function FindingCard(props: {
               fix={fix}
               main={index === 0}
               edit={edit}
+              beside={beside?.(fix.edit)}
             />
           ))}
         </ul>

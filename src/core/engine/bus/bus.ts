@@ -47,11 +47,34 @@ export interface AttachedDevice {
   readonly evidence?: Evidence['kind'];
 }
 
-/** A supply that several sockets share: what is left on paper, from the least to the most, and really. */
+/** Current on paper, from the least to the most, and really, mA. */
+interface Current {
+  readonly least: number;
+  readonly most: number;
+  readonly real: number;
+}
+
+/** A supply that several sockets share: what is left of it, and the supply that it is itself taken from. */
 interface Budget {
-  least: number;
-  most: number;
-  real: number;
+  left: Current;
+  readonly from?: Budget;
+}
+
+const lesser = (a: Current, b: Current): Current => ({
+  least: Math.min(a.least, b.least),
+  most: Math.min(a.most, b.most),
+  real: Math.min(a.real, b.real),
+});
+
+/** What a budget has left, with all those above it. */
+const leftOf = ({ left, from }: Budget): Current => (from ? lesser(left, leftOf(from)) : left);
+
+/** Takes from a budget and from all above it. */
+function take(budget: Budget, declared: number, real: number): void {
+  const { least, most, real: really } = budget.left;
+  const less = (value: number, by: number) => Math.max(0, value - by);
+  budget.left = { least: less(least, declared), most: less(most, declared), real: less(really, real) };
+  if (budget.from) take(budget.from, declared, real);
 }
 
 interface Feed {
@@ -109,27 +132,50 @@ function evidenceOf(device: BusDevice, feed: Feed): Evidence['kind'] | undefined
 }
 
 interface Socket {
-  readonly offered: Budget;
+  /** What the socket itself gives at the most, whoever else asks. */
+  readonly gives: Current;
+  readonly budget: Budget;
   readonly run: number;
   readonly missing?: AttachedDevice['missing'];
 }
 
-function attach(
+/** A device that has been found, before it is known who is fed. */
+interface Claim {
+  readonly laid: LaidPart;
+  readonly device: BusDevice;
+  readonly feed: Feed;
+  readonly socket: Socket;
+  readonly draws: number;
+  readonly takes: number;
+}
+
+function claim(
   walk: Walk,
   laid: LaidPart,
   device: BusDevice,
   feed: Feed,
   socket: Socket,
   assumedFed: boolean,
-): AttachedDevice {
+): Claim {
   const own = assumedFed || feedsItself(walk, laid, device);
-  const draws = own ? 0 : amount(device.draw, laid);
-  const takes = own ? 0 : amount(device.takes ?? device.draw, laid);
-  const { least, most, real } = socket.offered;
+  return {
+    laid,
+    device,
+    feed,
+    socket,
+    draws: own ? 0 : amount(device.draw, laid),
+    takes: own ? 0 : amount(device.takes ?? device.draw, laid),
+  };
+}
+
+/** Gives a device what is left for it. */
+function attach({ laid, device, feed, socket, draws, takes }: Claim): AttachedDevice {
+  const { least, most, real } = lesser(socket.gives, leftOf(socket.budget));
   const fed = draws <= most;
   const bytes = bytesPerFrame(device, laid);
   const refusal = refusalOf(device, feed, { data: socket.missing === undefined, fed, bytes });
   const evidence = evidenceOf(device, feed);
+  if (fed) take(socket.budget, draws, takes);
   return {
     host: feed.host.placed.id,
     placed: laid.placed.id,
@@ -152,6 +198,16 @@ function attach(
   };
 }
 
+/**
+ * Who is fed where there is not enough hangs on who is plugged in first: it is taken that those who want little come first, so that
+ * as many as can be are fed, and a bigger supply never starves anybody.
+ */
+function share(claims: readonly Claim[]): AttachedDevice[] {
+  const inTurn = [...claims].sort((a, b) => a.draws - b.draws);
+  const found = new Map(inTurn.map((one) => [one, attach(one)]));
+  return claims.flatMap((one) => found.get(one) ?? []);
+}
+
 /** Plug and socket of a hub or adapter are of different families of port. */
 function adapts({ part }: LaidPart, hub: BusHub, socket: string): boolean {
   const connectorOf = (id: string) => part.ports.find((port) => port.id === id)?.connector;
@@ -162,8 +218,10 @@ function adapts({ part }: LaidPart, hub: BusHub, socket: string): boolean {
 function belowHub(walk: Walk, laid: LaidPart, hub: BusHub, feed: Feed, at: Socket, socket: BusSocket): Feed {
   const supplies = (hub.supplied ?? []).flatMap((source) => suppliedBy(walk, laid, source) ?? []);
   const supply = supplies.length > 0 ? Math.max(...supplies) : undefined;
-  const less = (mA: number) => Math.max(0, mA - hub.ownDraw);
-  const { offered: from } = at;
+  const alone = (mA: number): Current => {
+    const left = Math.max(0, mA - hub.ownDraw);
+    return { least: left, most: left, real: left };
+  };
   return {
     ...feed,
     hubs: feed.hubs + 1,
@@ -173,10 +231,7 @@ function belowHub(walk: Walk, laid: LaidPart, hub: BusHub, feed: Feed, at: Socke
     run: at.run,
     adapted: feed.adapted || adapts(laid, hub, socket.port),
     ...(at.missing && { lost: at.missing }),
-    budget:
-      supply === undefined
-        ? { least: less(from.least), most: less(from.most), real: less(from.real) }
-        : { least: less(supply), most: less(supply), real: less(supply) },
+    budget: supply === undefined ? { left: { ...at.gives }, from: at.budget } : { left: alone(supply) },
   };
 }
 
@@ -189,7 +244,7 @@ function follow(
   socket: BusSocket,
   feed: Feed,
   assumed: ReadonlySet<string>,
-): AttachedDevice[] {
+): Claim[] {
   const { id } = owner.placed;
   if (!jointAt(walk.rig, { part: id, port: socket.port })) return [];
   const at = (line: 'V' | 'D'): FarPort | undefined => farPort(walk, id, socket.port, line, isAccessory);
@@ -199,26 +254,21 @@ function follow(
   if (!far || !laid || feed.seen.has(far.placed)) return [];
   feed.seen.add(far.placed);
   const limit = supply ? spreadOfFeeds(socket.feeds, owner, feed.supplied) : { least: 0, most: 0 };
-  const offered: Budget = {
-    least: Math.min(limit.least, feed.budget.least),
-    most: Math.min(limit.most, feed.budget.most),
-    real: Math.min(limit.most, feed.budget.real),
-  };
+  const gives: Current = { least: limit.least, most: limit.most, real: limit.most };
   const missing =
     feed.lost ??
     (socket.data ? undefined : { part: id, port: socket.port }) ??
     (data ? undefined : { part: brokenAt(walk, id, socket.port) ?? far.placed });
-  const here: Socket = { offered, run: Math.max(feed.run, far.metres), ...(missing && { missing }) };
+  const here: Socket = {
+    gives,
+    budget: feed.budget,
+    run: Math.max(feed.run, far.metres),
+    ...(missing && { missing }),
+  };
   const { bus, hub } = laid.part;
   if (bus?.port === far.port) {
-    const attached = attach(walk, laid, bus, feed, here, assumed.has(far.placed));
-    if (attached.fed) {
-      feed.budget.least -= attached.draws;
-      feed.budget.most -= attached.draws;
-      feed.budget.real -= attached.takes;
-    }
-    if (hub?.upstream !== bus.port) return [attached];
-    return [attached, ...belowHubOf(walk, laid, hub, feed, here, assumed)];
+    const own = claim(walk, laid, bus, feed, here, assumed.has(far.placed));
+    return hub?.upstream === bus.port ? [own, ...belowHubOf(walk, laid, hub, feed, here, assumed)] : [own];
   }
   return hub ? belowHubOf(walk, laid, hub, feed, here, assumed) : [];
 }
@@ -237,11 +287,13 @@ function belowHubOf(
   feed: Feed,
   here: Socket,
   assumed: ReadonlySet<string>,
-): AttachedDevice[] {
+): Claim[] {
   let below: Feed | undefined;
   return [...hub.sockets, ...intakes(hub)].flatMap((s) => {
     // All sockets of a hub share one supply.
-    below = { ...belowHub(walk, laid, hub, feed, here, s), ...(below && { budget: below.budget }) };
+    const next = belowHub(walk, laid, hub, feed, here, s);
+    if (!below && !next.supplied) take(next.budget, hub.ownDraw, hub.ownDraw);
+    below = below ? { ...next, budget: below.budget } : next;
     return follow(walk, laid, s, below, assumed);
   });
 }
@@ -283,7 +335,7 @@ export function attachedDevices(
           hubs: 0,
           wantsAuthentication: socket.wantsAuthentication,
           analogue: socket.analogue ?? false,
-          budget: { least: Infinity, most: Infinity, real: Infinity },
+          budget: { left: { least: Infinity, most: Infinity, real: Infinity } },
           supplied: false,
           run: 0,
           adapted: false,
@@ -293,7 +345,7 @@ export function attachedDevices(
       ),
     ),
   );
-  return oneEach(found, walk);
+  return oneEach(share(found), walk);
 }
 
 /** Parts whose stages have power: those that need none, and those that one of their sources feeds. */

@@ -1,6 +1,6 @@
 import type { Mains, Part } from '../../parts';
 import { settingOf, type LaidPart, type Rig } from '../../rig';
-import { nodeKey, type NodeKey } from '../circuit';
+import { nodeKey, type NodeKey } from '../circuit/node-key';
 
 /** A part that is on the mains, and the strip or outlet that it is in. */
 export interface OnMains {

@@ -136,21 +136,13 @@ class Flows {
       .reduce((sum, line) => sum + this.takes(line, seen), 0);
   }
 
-  /** The host that a box hangs on by its plug, if it hands a charge on to it. */
+  /** The host that a box hangs on by its plug, if it hands a charge on to it: only the box at the host itself does. */
   private hostAbove(placed: string): LaidPart | undefined {
-    const seen = new Set<string>();
-    let at: string | undefined = placed;
-    while (at !== undefined && !seen.has(at)) {
-      seen.add(at);
-      const laid = this.facts.laid.get(at);
-      const up = laid?.part.hub?.upstream ?? laid?.part.bus?.port;
-      const line: Line | undefined = this.lines.find(({ to }) => to.part === at && to.port === up);
-      const above = line && this.facts.laid.get(line.from.part);
-      if (above?.part.host) return above;
-      // Only the box at the host itself hands on.
-      return undefined;
-    }
-    return undefined;
+    const part = this.facts.laid.get(placed)?.part;
+    const up = part?.hub?.upstream ?? part?.bus?.port;
+    const line = this.lines.find(({ to }) => to.part === placed && to.port === up);
+    const above = line && this.facts.laid.get(line.from.part);
+    return above?.part.host ? above : undefined;
   }
 
   /** What is asked of a socket by what hangs on it, mA. */

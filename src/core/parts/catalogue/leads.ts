@@ -1,4 +1,4 @@
-import { leadCapacitance, strand, through, wired } from '../model/builders';
+import { leadCapacitance, shield, strand, through, wired } from '../model/builders';
 import type { Part, PartPort } from '../model/types';
 
 export const LEADS: readonly Part[] = [
@@ -13,7 +13,7 @@ export const LEADS: readonly Part[] = [
     circuit: [
       strand('a.T', 'b.T'),
       strand('a.R', 'b.R'),
-      strand('a.S', 'b.S'),
+      shield('a.S', 'b.S'),
       ...leadCapacitance(['a.T', 'a.S'], ['b.T', 'b.S']),
       ...leadCapacitance(['a.R', 'a.S'], ['b.R', 'b.S']),
     ],
@@ -31,7 +31,7 @@ export const LEADS: readonly Part[] = [
     ],
     circuit: [
       strand('trs.T', 'trrs.S'),
-      strand('trs.S', 'trrs.R2'),
+      shield('trs.S', 'trrs.R2'),
       ...leadCapacitance(['trs.T', 'trs.S'], ['trrs.S', 'trrs.R2']),
     ],
   },

@@ -55,7 +55,7 @@ function isShield(ends: readonly PartPort[], [a, b]: readonly [NodeName, NodeNam
 }
 
 /** A lead's shield between a contact of end a and a contact of end b. */
-const shield = (a: NodeName, b: NodeName): CircuitElement => ({
+export const shield = (a: NodeName, b: NodeName): CircuitElement => ({
   kind: 'conductor',
   a,
   b,

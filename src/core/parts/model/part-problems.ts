@@ -117,6 +117,7 @@ function* digitalProblems(part: Part): Problems {
     ...(part.host?.busPorts ?? []).map((port, n) => [`/host/busPorts/${n}/port`, port.port] as const),
     ...(part.outlets ?? []).map((outlet, n) => [`/outlets/${n}/port`, outlet.port] as const),
     ['/noticedWith', part.noticedWith],
+    ...(part.isolated ?? []).map((port, n) => [`/isolated/${n}`, port] as const),
     ...(part.passesCharge ?? []).map((port, n) => [`/passesCharge/${n}`, port] as const),
     ...(part.paths ?? []).map((path, n) => [`/paths/${n}/fedBy`, path.fedBy] as const),
   ];
@@ -129,9 +130,12 @@ function* digitalProblems(part: Part): Problems {
       yield { at: `/bus/captures/${n}`, value: id, expected: 'must name one of its captures' };
   }
   yield* quantityProblems(part, '/bus/draw', part.bus?.draw);
+  yield* quantityProblems(part, '/battery/milliwatts', part.battery?.milliwatts);
   const switched: (readonly [string, PowerSource | SwitchedBy | undefined])[] = [
     ...(part.power ?? []).map((source, n) => [`/power/${n}`, source] as const),
     ...(part.hub?.supplied ?? []).map((source, n) => [`/hub/supplied/${n}`, source] as const),
+    ['/mains/on', part.mains?.on],
+    ['/battery/on', part.battery?.on],
     ...(part.captures ?? []).map((capture, n) => [`/captures/${n}/on`, capture.on] as const),
     ...part.circuit.flatMap((element, n) =>
       element.kind === 'signal'

@@ -40,7 +40,7 @@ describe('the way out of the yard’s rigs', () => {
     ['sail-loft-talk.json', [/USB hub.*Mains supply to on/]],
     ['quay-to-camera.json', [/mic jack/]],
     ['two-at-the-bench.json', [/both packs on both sides/]],
-    ['launch-day-stream.json', [/microphone with switch.*Switch to on/]],
+    ['launch-day-stream.json', [/Take desk charger.* out/]],
     ['harbour-call-in.json', [/Line pair 1: Monitor send to −60/]],
     ['loft-songs.json', [/Track . armed, yes/]],
   ])('%s goes as people would do it', (name, expected) => {

@@ -26,10 +26,10 @@ const levels = (f: Finding): Sentence => {
 
 /** Why it goes round: two things on the mains, or one that charges what it also sounds into. */
 function sayLoop(rig: Rig, f: Finding): string {
-  const one = capital(nameOf(rig, f.where.part));
+  const one = capital(noun(rig, f.where.part));
   return f.other === undefined
     ? `${one} feeds and sounds at once: its current comes back by the sound lead too. `
-    : `${one} and ${nameOf(rig, f.other)} are both on the mains, and the leads between them close a loop through their grounds. `;
+    : `${one} and ${noun(rig, f.other)} are both on the mains, and the leads between them close a loop through their grounds. `;
 }
 
 const sayHums = (rig: Rig, f: Finding): Sentence => [sayLoop(rig, f), ...levels(f)];
@@ -86,6 +86,7 @@ export const POWER_WORDS = {
     means:
       'Two things on the mains are joined by the sound leads as well, or a current that charges returns by them: hum or whine beside the voice. A power bank, an isolator or a balanced lead breaks the way; a safety earth is never lifted.',
     says: sayHums,
+    heading: (_rig, { values }) => `It ${values[0]?.name ?? 'hum'}s`,
   },
   'may-hum': {
     title: 'May hum',

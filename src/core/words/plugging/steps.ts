@@ -1,4 +1,4 @@
-import { onMains } from '../../engine/earth';
+import { onMains } from '../../engine/earth/mains';
 import { appOf } from '../../engine/flow';
 import { isSupply, isWornToListen } from '../../parts';
 import { laidParts, partOf, portOf, type Joint, type Rig } from '../../rig';
