@@ -36,6 +36,13 @@ describe('the engine over HTTP', () => {
     expect(await answer.json()).toEqual(JSON.parse(cli('levels', path, '--json', '--target', '-18')));
   });
 
+  it('gives supply and earths as the command line does', async () => {
+    const path = 'demo/rigs/launch-day-stream.json';
+    const answer = await post('/api/power', file(path));
+    expect(answer.status).toBe(200);
+    expect(await answer.json()).toEqual(JSON.parse(cli('power', path, '--json')));
+  });
+
   it('plans, and its rigs are documents that it checks as clean', async () => {
     const answer = await post('/api/plan', file('demo/requests/slipway-pack-to-phone.json'));
     const { routes } = await answer.json();

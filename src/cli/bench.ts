@@ -7,6 +7,7 @@ import { analyse } from '../core/judge';
 import { forgetFactors, forgetNetworks } from '../core/engine/circuit';
 import { applyEdit, laidParts, type Rig } from '../core/rig';
 import { checkRig } from '../core/files/read-rig';
+import { powerView } from '../core/views';
 import { routeRows } from './bench-routes';
 import { grown } from './grown';
 import { time, type Row } from './timing';
@@ -45,6 +46,11 @@ function rows(folder: string): Row[] {
   ].map(([what, rig]): Row => ({ what, parts: rig.parts.length, ...time(() => analyse(rig), RUNS) }));
   const largest = demoRigs(folder).reduce((a, b) => (b.parts.length > a.parts.length ? b : a));
   const edits: Row[] = [
+    ...demoRigs(folder).map((rig): Row => ({
+      what: `supply and earths, ${rig.name}`,
+      parts: rig.parts.length,
+      ...time(() => powerView(rig), RUNS),
+    })),
     {
       what: `a knob turned, then all again, ${largest.name}`,
       parts: largest.parts.length,

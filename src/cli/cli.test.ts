@@ -194,6 +194,29 @@ describe('symplex plan', () => {
   });
 });
 
+describe('symplex power', () => {
+  it('answers in JSON: three questions, supply, earths, the order', () => {
+    const { status, stdout } = symplex('power', 'demo/rigs/launch-day-stream.json', '--json');
+    expect(status).toBe(0);
+    const report = JSON.parse(stdout);
+    expect(Object.keys(report)).toEqual(['rig', 'verdict', 'answers', 'power', 'earth', 'order', 'cautions']);
+    expect(report.answers.map(({ asks, is }: { asks: string; is: string }) => `${asks} ${is}`)).toEqual([
+      'start well',
+      'last well',
+      'hum ill',
+    ]);
+    expect(report.earth.loops[0].places).toEqual(['Quay strip']);
+    expect(report.earth.hum[0].whineDbfs.typical).toBeGreaterThan(report.earth.hum[0].whineDbfs.least);
+    expect(report.order[0].says).toContain('phantom off');
+  });
+
+  it('and in words', () => {
+    const { stdout } = symplex('power', 'demo/rigs/sail-loft-talk.json');
+    expect(stdout).toContain('✗ It does not start: the interface is offered too little.');
+    expect(stdout).toMatch(/hub\.one → interface\.usb +refused of 100 mA/);
+  });
+});
+
 describe('symplex levels', () => {
   const rig = 'demo/rigs/two-at-the-bench.json';
 

@@ -112,6 +112,7 @@ const Earth = object({
       shares: listOf(object({ why: text, where: text, dbfs: nullable('number') })),
     }),
   ),
+  ears: listOf(object({ listener: text, humDbv: range, whineDbv: range })),
 });
 
 const LevelWay = object({

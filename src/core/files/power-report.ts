@@ -55,6 +55,11 @@ export const earthReport = (view: PowerView) => ({
     whineDbfs: level(whine),
     shares: shares.map(({ why, where, typical }) => ({ why, where, dbfs: finite(typical) })),
   })),
+  ears: view.ears.map(({ listener, hum, whine }) => ({
+    listener,
+    humDbv: level(hum),
+    whineDbv: level(whine),
+  })),
 });
 
 /** What `symplex power --json` prints. */

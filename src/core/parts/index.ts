@@ -48,6 +48,7 @@ export {
   isWiring,
   isWornToListen,
   passesOn,
+  standIns,
   stateSwitches,
   staysPut,
   writesTracks,

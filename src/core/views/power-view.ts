@@ -1,5 +1,13 @@
 import { allFacts, type Facts } from '../engine';
-import { earthFacts, earthLoops, worstOf, type EarthLoop, type HumShare, type Level } from '../engine/earth';
+import {
+  earthFacts,
+  earthLoops,
+  worstOf,
+  type EarHum,
+  type EarthLoop,
+  type HumShare,
+  type Level,
+} from '../engine/earth';
 import {
   arriving,
   discharge,
@@ -59,6 +67,8 @@ export interface PowerView {
   /** Loops of grounds that close over the mains or a charging lead. */
   readonly loops: readonly EarthLoop[];
   readonly hums: readonly HumView[];
+  /** The same in ears, dBV. */
+  readonly ears: readonly EarHum[];
 }
 
 const worstFirst = (a: HumView, b: HumView): number => b.typical - a.typical;
@@ -123,6 +133,7 @@ export function powerViewOf(facts: Facts): PowerView {
     session: { minutes: planned ?? USUAL_MINUTES, planned: planned !== undefined },
     loops: earthLoops(facts, earthFacts(facts).network).filter((loop) => isDriven(facts, loop)),
     hums: humsOf(facts),
+    ears: earthFacts(facts).ears,
   };
 }
 

@@ -1,4 +1,5 @@
 'use client';
+import { standIns } from '../../core/parts';
 import { nameOf } from '../../core/words';
 import { laidParts, settingOf, type Rig, type RigEdit } from '../../core/rig';
 import { duplicateRig } from '../../store/rigs';
@@ -43,7 +44,7 @@ export const lensCommands = (choose: (lens: LensId) => void): readonly Command[]
 export const switchCommands = (rig: Rig, edit: (change: RigEdit) => void): readonly Command[] =>
   laidParts(rig).flatMap((laid) =>
     (laid.part.settings ?? []).flatMap((setting) =>
-      setting.kind === 'switch'
+      setting.kind === 'switch' && !standIns(laid.part).has(setting.id)
         ? setting.options
             .filter((option) => option.id !== settingOf(laid, setting.id))
             .map((option) => ({

@@ -1,6 +1,6 @@
 'use client';
 import { memo } from 'react';
-import { stateSwitches, type PartSetting } from '../../core/parts';
+import { standIns, stateSwitches, type PartSetting } from '../../core/parts';
 import { settingOf, type LaidPart, type SettingValue } from '../../core/rig';
 import type { Editing } from './editing';
 import { lazily } from '../shared/lazily';
@@ -45,7 +45,11 @@ const ownName = ({ within, name }: PartSetting): string => within?.name ?? name;
 
 /** Every switch and knob of a part; those of a large mixer channel by channel. */
 export function Settings({ laid, edit, preview }: SettingsProps) {
-  const all = laid.part.settings ?? [];
+  const unoffered = standIns(laid.part);
+  // One that an older file has turned can be turned back.
+  const all = (laid.part.settings ?? []).filter(
+    ({ id, initial }) => !unoffered.has(id) || settingOf(laid, id) !== initial,
+  );
   const field = (setting: PartSetting, name: string) => (
     <SettingField
       key={setting.id}

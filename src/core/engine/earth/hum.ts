@@ -33,11 +33,19 @@ export interface Hum {
   readonly shares: readonly HumShare[];
 }
 
+/** The same in a pair of earpieces or a loudspeaker, RMS dBV, at the louder side. */
+export interface EarHum {
+  readonly listener: string;
+  readonly hum: Level;
+  readonly whine: Level;
+}
+
 export interface EarthFacts {
   readonly mains: readonly OnMains[];
   /** Absent where nothing can hum: at most one thing is on the mains. */
   readonly network?: EarthNetwork;
   readonly hums: readonly Hum[];
+  readonly ears: readonly EarHum[];
   readonly hertz: number;
 }
 
@@ -95,8 +103,44 @@ class Solver {
   }
 }
 
-function humAt(
+/** What each source brings between two nodes, dBV; those that bring nothing left out. */
+function broughtTo(
   { sources }: EarthNetwork,
+  solver: Solver,
+  mains: number,
+  ends: readonly [string, string],
+): Shared[] {
+  const shares = sources.map((source): Shared => {
+    const levels = linesOf(source.drive, mains).map(([frequency, decibels]) => {
+      const volts = solver.volts(source, frequency, decibels, ends);
+      return volts > 0 ? gainToDb(volts) : -Infinity;
+    });
+    return { source, level: sum(levels) };
+  });
+  return shares.filter(({ level }) => level > -Infinity);
+}
+
+const isWhine = ({ source }: Shared): boolean => source.drive.lines === 'whine';
+
+/** The louder side of each pair of earpieces. */
+function earsOf(facts: Facts, network: EarthNetwork, solver: Solver, mains: number): EarHum[] {
+  return [...facts.laid.values()].flatMap(({ placed, part }) => {
+    const sides = (part.ears ?? []).map(({ plus, minus }) =>
+      broughtTo(network, solver, mains, [nodeKey(placed.id, plus), nodeKey(placed.id, minus)]),
+    );
+    const heard = sides
+      .filter((shares) => shares.length > 0)
+      .map((shares) => ({
+        listener: placed.id,
+        hum: levelOf(shares.filter((s) => !isWhine(s))),
+        whine: levelOf(shares.filter(isWhine)),
+      }));
+    return heard.sort((a, b) => worstOf(b, 'typical') - worstOf(a, 'typical')).slice(0, 1);
+  });
+}
+
+function humAt(
+  network: EarthNetwork,
   solver: Solver,
   mains: number,
   input: Facts['inputs'][number],
@@ -105,15 +149,10 @@ function humAt(
   const [spec, channel] = [input.capture.channels[index], input.channels[index]];
   if (!spec || !channel) return undefined;
   const ends = [nodeKey(input.placed, spec.plus), nodeKey(input.placed, spec.minus)] as const;
-  const shares = sources.map((source): Shared => {
-    const levels = linesOf(source.drive, mains).map(([frequency, decibels]) => {
-      const volts = solver.volts(source, frequency, decibels, ends);
-      return volts > 0 ? gainToDb(volts) - channel.fullScale : -Infinity;
-    });
-    return { source, level: sum(levels) };
-  });
-  const audible = shares.filter(({ level }) => level > -Infinity);
-  const isWhine = ({ source }: Shared) => source.drive.lines === 'whine';
+  const audible = broughtTo(network, solver, mains, ends).map(({ source, level }) => ({
+    source,
+    level: level - channel.fullScale,
+  }));
   return {
     host: input.host,
     placed: input.placed,
@@ -137,7 +176,9 @@ export function earthFacts(facts: Facts): EarthFacts {
   const hertz = mainsHertz(facts.rig);
   const inUse = isQuiet(facts.rig, mains) ? [] : facts.inputs.filter(({ plugged }) => plugged);
   const made: EarthFacts =
-    inUse.length === 0 ? { mains, hums: [], hertz } : { mains, hertz, ...solved(facts, mains, inUse) };
+    inUse.length === 0
+      ? { mains, hums: [], ears: [], hertz }
+      : { mains, hertz, ...solved(facts, mains, inUse) };
   known.set(facts, made);
   return made;
 }
@@ -149,7 +190,7 @@ function solved(facts: Facts, mains: readonly OnMains[], inputs: Facts['inputs']
   const hums = inputs.flatMap((input) =>
     input.channels.flatMap((_, index) => humAt(network, solver, hertz, input, index) ?? []),
   );
-  return { network, hums };
+  return { network, hums, ears: earsOf(facts, network, solver, hertz) };
 }
 
 /** The louder of hum and whine, dBFS. */

@@ -220,6 +220,44 @@ describe('cures lower hum by what the circuit says', () => {
   });
 });
 
+/** A mixer’s line into an interface that an earthed laptop feeds. */
+const desk = (fed: string, isolated: boolean): Rig =>
+  layRig({
+    parts: {
+      mic: 'dynamic-xlr',
+      xlr: 'lead-xlr',
+      mixer: 'mixer-monitor-fx',
+      line: 'lead-jack-ts',
+      interface: 'interface-two-inputs-usb-b',
+      usb: 'lead-usb-a-b',
+      ...(isolated && { isolator: 'isolator-usb' }),
+      laptop: 'laptop-combo',
+    },
+    joints: [
+      'mic.out xlr.holes',
+      'xlr.pins mixer.mic-1',
+      'line.a mixer.main-left',
+      'line.b interface.line-1',
+      'interface.usb usb.b',
+      ...(isolated ? ['usb.a isolator.b', 'isolator.a laptop.usb-a'] : ['usb.a laptop.usb-a']),
+    ],
+    recorder: 'laptop',
+    settings: { mixer: { 'gain-1': 56 }, laptop: { fed } },
+    distances: { mic: 0.05 },
+    apps: { laptop: 'recorder-app' },
+  });
+
+describe('a laptop at a mixer', () => {
+  it.each<[string, Rig, boolean]>([
+    ['on its battery: quiet', desk('battery', false), false],
+    ['on its earthed charger: hums', desk('earthed', false), true],
+    ['behind a USB isolator: quiet', desk('earthed', true), false],
+  ])('%s', (_, rig, expected) => {
+    expect(outcomeOf(rig).arrives[0]?.state).toBe('recorded');
+    expect(hears(rig)).toBe(expected);
+  });
+});
+
 describe('loops', () => {
   it('are found where two boxes on the mains are joined by a shield, and end with it', () => {
     const [facts] = allFacts(between('lead-jack-ts'));

@@ -149,6 +149,16 @@ export const USB_ADAPTERS: readonly Part[] = [
     joins: straight('c', 'a', LINES),
   }),
   adapterPart({
+    id: 'isolator-usb',
+    name: 'USB isolator, USB-A',
+    summary:
+      'data and a supply of its own making go through, no ground; not every one is fast enough for many channels',
+    price: 45,
+    ends: [through('a', 'USB-A plug', 'usb-a', 'plug'), through('b', 'USB-A socket', 'usb-a', 'jack')],
+    // Ground ends on either side: that is what it is for.
+    joins: straight('a', 'b', ['V', 'D']),
+  }),
+  adapterPart({
     id: 'adapter-usb-micro-c',
     name: 'Micro USB plug to USB-C socket',
     summary: 'a USB-C lead onto an older socket',

@@ -79,6 +79,18 @@ function closingAll({ paths = [] }: Part): string[] {
   return [...(first ?? [])].filter((setting) => others.every((set) => set.has(setting)));
 }
 
+/**
+ * Switches that say that something is in a socket, beside the socket itself: of files from before supplies were parts. What they stand
+ * for is to be put there; they are read and not offered.
+ */
+export function standIns({ hub }: Part): ReadonlySet<string> {
+  const supplied = hub?.supplied ?? [];
+  const hasSocket = supplied.some((source) => 'port' in source);
+  return new Set(
+    hasSocket ? supplied.flatMap((source) => ('setting' in source ? [source.setting] : [])) : [],
+  );
+}
+
 /** Switches that say nothing but whether it is on, fed, linked or live: nearly always they stand as delivered. */
 export const stateSwitches = (part: Part): ReadonlySet<string> =>
   new Set([

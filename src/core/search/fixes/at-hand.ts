@@ -1,6 +1,6 @@
 import { appOf } from '../../engine/flow';
 import { APPS, DEFAULT_APP } from '../../apps';
-import { isTurnable, type PartSetting } from '../../parts';
+import { isTurnable, standIns, type PartSetting } from '../../parts';
 import { mate } from '../../plugs';
 import {
   choiceOf,
@@ -70,7 +70,7 @@ export function choices(laid: LaidPart): RigEdit[] {
 /** Every other place of the switches of a part. */
 export function settings(laid: LaidPart, isWanted: (id: string) => boolean = () => true): RigEdit[] {
   return (laid.part.settings ?? [])
-    .filter((setting) => isWanted(setting.id))
+    .filter((setting) => isWanted(setting.id) && !standIns(laid.part).has(setting.id))
     .flatMap((setting) =>
       optionsOf(setting)
         .filter((option) => option !== settingOf(laid, setting.id))
