@@ -65,7 +65,9 @@ function lasts(rig: Rig, { discharge, session }: PowerView): PowerAnswer {
       says: ['It lasts: nothing runs down, as long as the mains is there.'],
     };
   const worst = first.flatSoonest ?? first.flat;
-  const is = first.flat < session.minutes ? 'ill' : worst < session.minutes ? 'uncertain' : 'well';
+  // Where nothing is planned, two hours are a guess of ours: the spread is no doubt of it.
+  const doubtful = session.planned && worst < session.minutes;
+  const is = first.flat < session.minutes ? 'ill' : doubtful ? 'uncertain' : 'well';
   const plan = `${session.planned ? 'the session is' : 'a usual session is'} ${sayMinutes(session.minutes)}`;
   return {
     asks: 'last',

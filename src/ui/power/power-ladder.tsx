@@ -164,13 +164,17 @@ export function PowerLadder({ rig, rungs, view, hum }: PowerLadderProps) {
 
 function Row({ rig, row, hum }: { rig: Rig; row: PowerRow; hum: string }) {
   const refused = row.fedBy.some((feed) => feed.refused);
+  // What takes nothing and gives nothing steps back.
+  const quiet = row.says === '';
   return (
     <li
       data-power-row={row.placed}
-      className={`bg-card flex flex-col justify-center rounded-lg border px-3 py-1 sm:h-(--row) ${refused ? 'border-vermilion' : 'border-line'}`}
-      style={{ '--row': `${row.height}px`, minHeight: 40 } as React.CSSProperties}
+      className={`flex flex-col justify-center rounded-lg border px-3 py-0.5 sm:h-(--row) ${refused ? 'border-vermilion' : 'border-line'} ${quiet ? '' : 'bg-card'}`}
+      style={{ '--row': `${row.height}px` } as React.CSSProperties}
     >
-      <span className="leading-snug font-bold sm:line-clamp-1">{nameOf(rig, row.placed)}</span>
+      <span className={`leading-snug sm:line-clamp-1 ${quiet ? 'text-soft text-sm' : 'font-bold'}`}>
+        {nameOf(rig, row.placed)}
+      </span>
       {row.says !== '' && (
         <span
           className={`text-sm leading-snug sm:line-clamp-2 ${refused ? 'text-vermilion' : 'text-soft'}`}

@@ -5,7 +5,7 @@ import { sayRow } from './say-row';
 import { isSupply } from '../../core/parts';
 
 /** Pixels of a row by what it says: its name alone, one line more, two. */
-const HEIGHTS = [40, 62, 82] as const;
+const HEIGHTS = [30, 62, 82] as const;
 const GAP = 8;
 /** So many letters go into a line of a row. */
 const LINE = 46;
