@@ -9,7 +9,7 @@ it('a rig of fifteen parts is seen at once: one line a rung, opened where someth
   await page.verdict('faulty', 'recorded');
   const folded = await page.driver.findElements({ xpath: `${RUNGS}//button[@data-folded]` });
   expect(folded).toHaveLength(14);
-  // The caller that hears himself is open.
+  // The caller who hears himself is open.
   await page.find('//article[@aria-label="Caller A"]');
   const height = await page.driver.executeScript<number>(
     `return document.querySelector('ol[aria-label^="The rig"]').getBoundingClientRect().height`,

@@ -43,6 +43,13 @@ describe('the engine over HTTP', () => {
     expect(await answer.json()).toEqual(JSON.parse(cli('power', path, '--json')));
   });
 
+  it('says who hears whom as the command line does', async () => {
+    const path = 'demo/rigs/harbour-call-in.json';
+    const answer = await post('/api/returns', file(path));
+    expect(answer.status).toBe(200);
+    expect(await answer.json()).toEqual(JSON.parse(cli('returns', path, '--json')));
+  });
+
   it('plans, and its rigs are documents that it checks as clean', async () => {
     const answer = await post('/api/plan', file('demo/requests/slipway-pack-to-phone.json'));
     const { routes } = await answer.json();

@@ -18,6 +18,7 @@ symplex check RIG.json [--json]   what a rig will really record, and why
 symplex plan REQUEST.json [--json]  the best proved chains for a request
 symplex levels RIG.json [--target DB] [--json | --csv]  levels, noise and the best settings
 symplex power RIG.json [--json]                supply, run time, hum, the order of plugging
+symplex returns RIG.json [--json]              who hears whom, how late, the sends of a mix-minus
 symplex spice RIG.json        its circuit as a netlist that ngspice runs in batch
 symplex bench                 how long the engine takes on this machine`;
 
@@ -155,6 +156,7 @@ async function main([command, ...args]) {
     case 'plan':
     case 'levels':
     case 'power':
+    case 'returns':
     case 'spice':
     case 'bench': {
       install();

@@ -26,6 +26,7 @@ describe('symplex check', () => {
       'levels',
       'power',
       'earth',
+      'returns',
       'nets',
       'findings',
       'wayOut',
@@ -214,6 +215,25 @@ describe('symplex power', () => {
     const { stdout } = symplex('power', 'demo/rigs/sail-loft-talk.json');
     expect(stdout).toContain('✗ It does not start: the interface is offered too little.');
     expect(stdout).toMatch(/hub\.one → interface\.usb +refused of 100 mA/);
+  });
+});
+
+describe('symplex returns', () => {
+  const rig = 'demo/rigs/harbour-call-in.json';
+  it('answers in JSON: who hears whom, the echo, the sends', () => {
+    const { status, stdout } = symplex('returns', rig, '--json');
+    expect(status).toBe(0);
+    const report = JSON.parse(stdout);
+    expect(Object.keys(report)).toEqual(['rig', 'hears', 'says', 'echo', 'loops', 'plan']);
+    expect(report.hears).toContainEqual(
+      expect.objectContaining({ listener: 'phone-a', voice: 'phone-b', state: 'not', level: null }),
+    );
+    expect(report.echo).toMatchObject([{ caller: 'phone-a', roundTripMs: { typical: 260 } }]);
+    expect(report.plan).toMatchObject({ proved: true, missing: [], echoing: [] });
+  });
+
+  it('and in words', () => {
+    expect(symplex('returns', rig).stdout).toContain('Caller B hears everyone but Caller A.');
   });
 });
 

@@ -12,6 +12,8 @@ import { levelsCsv, levelsReport, readTarget } from '../core/files/levels-report
 import { levelsText } from './levels-text';
 import { powerReport } from '../core/files/power-report';
 import { powerText } from './power-text';
+import { returnsReport } from '../core/files/returns-report';
+import { returnsText } from './returns-text';
 import { planText } from './plan-text';
 import { textReport } from './text-report';
 
@@ -108,6 +110,15 @@ async function power(path: string | undefined, flags: Flags): Promise<string> {
   return flags.has('--json') ? JSON.stringify(report, null, 2) : powerText(report);
 }
 
+const RETURNS_USAGE = 'symplex returns RIG.json [--json]';
+
+async function returns(path: string | undefined, flags: Flags): Promise<string> {
+  if (path === undefined) throw new BadInput(`say which rig: ${RETURNS_USAGE}`);
+  refuseOthers(flags, ['--json'], RETURNS_USAGE);
+  const report = returnsReport(await loadRig(path));
+  return flags.has('--json') ? JSON.stringify(report, null, 2) : returnsText(report);
+}
+
 const PLAN_USAGE = 'symplex plan REQUEST.json [--json]';
 
 async function planned(path: string | undefined, flags: Flags): Promise<string> {
@@ -132,6 +143,7 @@ const COMMANDS: Readonly<Record<string, typeof check>> = {
   plan: planned,
   levels,
   power,
+  returns,
   spice,
   bench: async (path) => {
     if (path !== undefined) throw new BadInput('takes nothing: symplex bench');

@@ -1,6 +1,7 @@
 import { checkReport, sayProblem, spiceReport } from '../core/files';
 import { levelsReport } from '../core/files/levels-report';
 import { powerReport } from '../core/files/power-report';
+import { returnsReport } from '../core/files/returns-report';
 import { planReport } from '../core/files/plan-report';
 import { readRequest } from '../core/files/read-request';
 import { readRig } from '../core/files/read-rig';
@@ -9,7 +10,7 @@ import { plan, sayRequestProblem } from '../core/search/route';
 
 /** What is asked of a thread: a document as it came, and how long fixes may be sought. */
 export interface Job {
-  readonly kind: 'check' | 'fixes' | 'plan' | 'spice' | 'levels' | 'power';
+  readonly kind: 'check' | 'fixes' | 'plan' | 'spice' | 'levels' | 'power' | 'returns';
   readonly text: string;
   readonly milliseconds: number;
   /** Of levels: where peaks should come to, dBFS. */
@@ -51,6 +52,7 @@ export function doJob({ kind, text, milliseconds, target }: Job): Answer {
     }));
   }
   if (kind === 'levels') return ofRig(text, (rig) => json(levelsReport(rig, target)));
+  if (kind === 'returns') return ofRig(text, (rig) => json(returnsReport(rig)));
   if (kind === 'power') return ofRig(text, (rig) => json(powerReport(rig)));
   return ofRig(text, (rig) => {
     const report = checkReport(rig, {}, { now: () => performance.now(), milliseconds });

@@ -85,6 +85,12 @@ const PATHS = {
       operationId: 'power',
     },
   },
+  '/api/returns': {
+    post: {
+      ...asks('Who hears whom, how late, and the sends of a mix-minus', 'Rig', refTo('ReturnsReport')),
+      operationId: 'returns',
+    },
+  },
   '/api/plan': {
     post: {
       ...asks('The best proved chains for a request', 'Request', refTo('PlanReport')),

@@ -115,6 +115,32 @@ const Earth = object({
   ears: listOf(object({ listener: text, humDbv: range, whineDbv: range })),
 });
 
+const delay = object({ typical: number, least: number, most: number });
+const returns = {
+  hears: listOf(
+    object({
+      listener: text,
+      voice: text,
+      state: { enum: ['hears', 'too-quiet', 'late', 'twice', 'not', 'alone'] },
+      level: nullable('number'),
+      delayMs: delay,
+      path: listOf(text),
+    }),
+  ),
+  says: listOf(text),
+  echo: listOf(object({ caller: text, roundTripMs: delay, lossDb: nullable('number'), wantsDb: number })),
+  loops: listOf(object({ marginDb: nullable('number'), through: listOf(text) })),
+  plan: orNull(
+    object({
+      settings: listOf(object({ part: text, setting: text, value: number, says: text })),
+      proved: { type: 'boolean' },
+      missing: listOf(object({ listener: text, voice: text })),
+      echoing: listOf(text),
+      says: listOf(text),
+    }),
+  ),
+};
+
 const LevelWay = object({
   source: text,
   recorder: text,
@@ -210,6 +236,7 @@ export const REPORT_SCHEMAS: Readonly<Record<string, Schema>> = {
     levels: listOf(ref('LevelWay')),
     power: ref('Supply'),
     earth: ref('Earth'),
+    returns: object(returns),
     nets: { type: 'object' },
     ...found,
   }),
@@ -238,6 +265,7 @@ export const REPORT_SCHEMAS: Readonly<Record<string, Schema>> = {
     order: listOf(object({ is: text, says: text })),
     cautions: listOf(text),
   }),
+  ReturnsReport: object({ rig: text, ...returns }),
   FixesReport: object({ rig: text, verdict, ...found }),
   PlanReport: object({
     routes: listOf(ref('Route')),

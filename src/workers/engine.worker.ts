@@ -5,7 +5,9 @@ import { wayOut } from '../core/search/way-out';
 import { checkPart } from '../core/parts/model/check-part';
 import { analyse, outcomeFrom } from '../core/judge';
 import { allFacts } from '../core/engine';
-import { humsAfter, powerViewOf } from '../core/views';
+import { sayMissing } from '../core/files/returns-report';
+import { planReturns } from '../core/search/returns';
+import { humsAfter, powerViewOf, returnsView } from '../core/views';
 import { powerAnswers } from '../core/words/say-power';
 import { checkRig, readRig } from '../core/files/read-rig';
 import type { EngineProtocol } from './protocol';
@@ -37,6 +39,10 @@ const engine: EngineProtocol = {
     return { view, answers: powerAnswers(rig, view, outcomeFrom(facts)) };
   },
   humsAfter,
+  returns: (rig) => {
+    const plan = planReturns(rig);
+    return { view: returnsView(rig), missing: plan ? sayMissing(rig, plan) : [], ...(plan && { plan }) };
+  },
   read: readRig,
 };
 

@@ -6,7 +6,8 @@ import type { Part } from '../core/parts';
 import type { Analysis } from '../core/judge';
 import type { ReadProblem } from '../core/files';
 import type { Rig, RigEdit } from '../core/rig';
-import type { HumView, PowerView } from '../core/views';
+import type { ReturnsPlan } from '../core/search/returns';
+import type { HumView, PowerView, ReturnsView } from '../core/views';
 import type { PowerAnswer } from '../core/words/say-power';
 import type { ReadResult } from '../core/files/read-rig';
 
@@ -14,6 +15,14 @@ import type { ReadResult } from '../core/files/read-rig';
 export interface PowerAnswers {
   readonly view: PowerView;
   readonly answers: readonly PowerAnswer[];
+}
+
+/** Who hears whom; a plan where somebody is at a far end. */
+export interface ReturnsAnswers {
+  readonly view: ReturnsView;
+  readonly plan?: ReturnsPlan;
+  /** What is missing where no setting does it. */
+  readonly missing: readonly string[];
 }
 
 /** What the page asks of the engine's thread; documents and answers are plain data. */
@@ -39,5 +48,7 @@ export interface EngineProtocol {
   powerAnswers(rig: Rig): PowerAnswers;
   /** Hum at each recorder after each of several edits. */
   humsAfter(rig: Rig, edits: readonly RigEdit[]): HumView[][];
+  /** Who hears whom, and the sends of a mix-minus. */
+  returns(rig: Rig): ReturnsAnswers;
   read(text: string): ReadResult;
 }

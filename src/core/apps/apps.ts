@@ -73,6 +73,8 @@ export interface App {
   readonly channels: 'mono' | 'stereo' | 'tracks';
   /** Somebody speaks at the far end and is heard from the device's playback. */
   readonly farEnd: boolean;
+  /** One way over its network, milliseconds: typical, and as it spreads; absent where nobody is at the far end. */
+  readonly network?: { readonly typical: number; readonly least: number; readonly most: number };
   /** What a session with it asks of the host. */
   readonly load: 'sound' | 'film' | 'stream';
   /** Absent where it passes on all that it is given, or differs from app to app. */
@@ -84,6 +86,10 @@ export interface App {
 
 const practice: Evidence = { kind: 'common practice', date: '2026-11-23' };
 const untested: Evidence = { kind: 'untested', date: '2026-11-23' };
+
+/** A call 60 to 250 ms one way, a browser studio 100 to 300. Typical. */
+const CALL = { typical: 120, least: 60, most: 250 };
+const STUDIO = { typical: 180, least: 100, most: 300 };
 
 const take = (taken: boolean, evidence = practice): Take => ({ taken, evidence });
 const ANY = { headset: take(true), usb: take(true) };
@@ -216,6 +222,7 @@ export const APPS: readonly App[] = [
       fallsBack: false,
       channels: 'mono',
       farEnd: true,
+      network: STUDIO,
       load: 'stream',
       choices: [choice('reloaded', 'Page reloaded after plugging', YES_NO, 'on'), SOURCE_LIST],
       decides: { own: OWN, stale: { choice: 'reloaded', is: 'off' } },
@@ -226,6 +233,7 @@ export const APPS: readonly App[] = [
     takesOnComputers: ANY,
     channels: 'mono',
     farEnd: true,
+    network: CALL,
     load: 'stream',
     band: WIDE_BAND,
   }),
@@ -237,6 +245,7 @@ export const APPS: readonly App[] = [
       takes: { headset: take(true), usb: take(true, untested) },
       channels: 'mono',
       farEnd: true,
+      network: CALL,
       load: 'stream',
     },
   ),
@@ -247,6 +256,7 @@ export const APPS: readonly App[] = [
     {
       channels: 'mono',
       farEnd: true,
+      network: CALL,
       load: 'stream',
       choices: [
         choice(

@@ -2,6 +2,7 @@ import { appDoesNotTake } from './app-does-not-take';
 import { bankSleeps } from './bank-sleeps';
 import { brownOut } from './brown-out';
 import { cancelsInMono } from './cancels-in-mono';
+import { callersDeaf } from './callers-deaf';
 import { capsuleUnpowered } from './capsule-unpowered';
 import { clips } from './clips';
 import { contactsExchanged } from './contacts-exchanged';
@@ -11,6 +12,7 @@ import { dull } from './dull';
 import { faint } from './faint';
 import { feedsBack } from './feeds-back';
 import { guestsNotHeard } from './guests-not-heard';
+import { heardTwice } from './heard-twice';
 import { hot } from './hot';
 import { hums, mayHum } from './hums';
 import { isochronousExceeded } from './isochronous-exceeded';
@@ -100,7 +102,9 @@ export const CHECKS = [
   mayHum,
   bankSleeps,
   playbackReturns,
+  callersDeaf,
   guestsNotHeard,
+  heardTwice,
   playbackMoved,
   playbackCancels,
   monitorOff,

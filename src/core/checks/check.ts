@@ -27,14 +27,16 @@ export type Cure =
   | 'gain'
   /** A knob, out of the way altogether. */
   | 'send'
+  /** The sends of a mixer, as a mix-minus wants them. */
+  | 'mix'
   /** Another app, or another choice in it. */
   | 'app'
   | 'choice'
   /** Something in the headphone socket. */
   | 'headphones';
 
-/** What a finding is a matter of: how things are plugged and switched, how loud they are, how they are fed and earthed. */
-export type Aspect = 'wiring' | 'levels' | 'power';
+/** What a finding is a matter of: how things are plugged and switched, how loud they are, how they are fed and earthed, who hears whom. */
+export type Aspect = 'wiring' | 'levels' | 'power' | 'returns';
 
 /** Does it start, does it last, does it hum. */
 export type PowerQuestion = 'start' | 'last' | 'hum';

@@ -9,6 +9,7 @@ export const feedsBack = check({
   severity: ['blocks'],
   origin: BARKHAUSEN,
   limit: 'Loop gain under 0 dB at 1 kHz, whatever its phase (Barkhausen’s criterion, worst case).',
+  aspect: 'returns',
   cures: ['send', 'switch', 'gain', 'plug'],
   find: (facts) =>
     facts.alternating.loops

@@ -4,7 +4,7 @@ import type { Contact } from '../plugs';
 export const SEVERITIES = ['danger', 'blocks', 'spoils', 'note'] as const;
 export type Severity = (typeof SEVERITIES)[number];
 
-export type UnitName = 'V' | 'mA' | 'ohm' | 'dB' | 'dBFS' | 'dBV' | 'm' | 'B' | 'Hz' | 'min' | '';
+export type UnitName = 'V' | 'mA' | 'ohm' | 'dB' | 'dBFS' | 'dBV' | 'm' | 'B' | 'Hz' | 'min' | 'ms' | '';
 
 /** A measured value: what the engine computed, under the name that the sentence uses. */
 export interface Measured {

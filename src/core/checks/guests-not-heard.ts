@@ -8,6 +8,7 @@ export const guestsNotHeard = check({
   severity: ['spoils'],
   origin: HEADPHONES,
   limit: 'Computed from the circuit; guests are heard only from the device that the app runs on.',
+  aspect: 'returns',
   cures: ['replug', 'headphones', 'plug', 'switch', 'gain'],
   find: (facts) => {
     const [first] = facts.listeners;

@@ -25,6 +25,7 @@ export const monitorOff = check({
   severity: ['note'],
   origin: SWITCH,
   limit: `Speech at the ears at least ${HEARD_LEVEL} dBV (our own limit).`,
+  aspect: 'returns',
   cures: ['named'],
   find: (facts) =>
     unheard(facts).flatMap(({ listener, source }): Found[] => {

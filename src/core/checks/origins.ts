@@ -80,6 +80,14 @@ export const RUN_TIME: Origin = {
   kind: 'typical',
   text: 'what batteries hold and devices take, typical',
 };
+export const MIX_MINUS: Origin = {
+  kind: 'common practice',
+  text: 'mix-minus: everyone hears everyone but themself; each further caller needs a send of their own',
+};
+export const DOUBLED: Origin = {
+  kind: 'typical',
+  text: 'delay of an app, typical; about 10 ms for a singer, from memory',
+};
 export const BARKHAUSEN: Origin = {
   kind: 'standard',
   text: 'Barkhausen’s criterion, the phase taken at its worst',

@@ -7,6 +7,7 @@ export const playbackMoved = check({
   severity: ['spoils'],
   origin: PLAYBACK_FOLLOWS,
   limit: 'Playback follows the sound device (common practice).',
+  aspect: 'returns',
   cures: ['replug'],
   find: (facts) =>
     facts.listeners.flatMap(({ listener, hears, moved }) =>

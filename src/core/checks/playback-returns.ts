@@ -1,5 +1,6 @@
 import { magnitude, nodeKey } from '../engine/circuit';
 import { appOf } from '../engine/flow';
+import { hearing } from '../engine/hearing';
 import type { Facts } from '../engine';
 import { dbFs, gainToDb, type DbFs } from '../units';
 import { check, type Found } from './check';
@@ -27,12 +28,17 @@ function returned(facts: Facts, host: string): DbFs {
   return dbFs(Math.max(-Infinity, ...levels));
 }
 
+/** From mouth to ear and back, ms, typical; 0 where too little comes to be heard. */
+const roundTrip = (facts: Facts, host: string): number =>
+  hearing(facts).cells.find(({ listener, voice }) => listener === host && voice === host)?.delay.typical ?? 0;
+
 /** A far end that hears itself: what its device plays comes back into the same device's input. */
 export const playbackReturns = check({
   code: 'playback-returns',
   severity: ['spoils'],
   origin: RETURNED,
   limit: `Return at most −${-RETURN_AT_MOST} dBFS for full-scale playback (our own limit; talker echo: ITU-T G.131).`,
+  aspect: 'returns',
   cures: ['send', 'switch', 'plug'],
   find: (facts) =>
     [...facts.laid].flatMap(([id, host]): Found[] => {
@@ -43,7 +49,10 @@ export const playbackReturns = check({
         {
           where: { part: id },
           recorder: id,
-          values: [{ name: 'return of full-scale playback', value: level, unit: 'dBFS' }],
+          values: [
+            { name: 'return of full-scale playback', value: level, unit: 'dBFS' },
+            { name: 'after', value: roundTrip(facts, id), unit: 'ms' },
+          ],
           limit: { value: RETURN_AT_MOST, unit: 'dBFS', is: 'at most' },
         },
       ];

@@ -2,6 +2,7 @@ import { finite } from './finite';
 import { levelWaysReport, type LevelWayReport } from './levels-report';
 import { powerView } from '../views';
 import { earthReport, supplyReport } from './power-report';
+import { hearsReport } from './returns-report';
 import { wayReport, type WayOutReport } from './way-report';
 import { wayOut } from '../search/way-out';
 import { findingKey, type Finding, type Origin } from '../checks';
@@ -87,6 +88,8 @@ export interface CheckReport {
   /** Supply lines, batteries, the session; loops of grounds and what hums. */
   readonly power: ReturnType<typeof supplyReport>;
   readonly earth: ReturnType<typeof earthReport>;
+  /** Who hears whom, how late, and the sends of a mix-minus. */
+  readonly returns: ReturnType<typeof hearsReport>;
   /** Contacts on which nothing lies, and nets whose equations have no single answer. */
   readonly nets: NetReport;
   readonly findings: readonly FindingReport[];
@@ -199,6 +202,7 @@ export function checkReport(rig: Rig, drawer: Drawer = {}, budget?: Budget): Che
     levels: levelWaysReport(rig),
     power: supplyReport(power),
     earth: earthReport(power),
+    returns: hearsReport(rig),
     nets: analysis.nets,
     findings,
     ...wayReport(rig, out),

@@ -21,7 +21,7 @@ export interface Analysis extends Outcome {
   readonly aspects: readonly Aspect[];
 }
 
-const ASPECTS: readonly Aspect[] = ['wiring', 'levels', 'power'];
+const ASPECTS: readonly Aspect[] = ['wiring', 'levels', 'power', 'returns'];
 
 /** What a finding is a matter of, as its check says; where a gain may cure it, of levels. */
 export function aspectOf({ code }: Pick<Finding, 'code'>): Aspect {

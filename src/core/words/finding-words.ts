@@ -5,8 +5,6 @@ import type { Sentence } from './sentence';
 /** How a finding is put into words. What it is held against stands in its check. */
 export interface FindingWords {
   readonly title: string;
-  /** What it means, for the list of all findings. */
-  readonly means: string;
   /** Why, with the measured value beside its limit. */
   readonly says: (rig: Rig, finding: Finding) => Sentence;
   /** A heading of its own where the joint itself says what is wrong. */

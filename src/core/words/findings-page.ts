@@ -1,4 +1,5 @@
 import { CHECKS, SEVERITIES } from '../checks';
+import { FINDING_MEANS } from './findings/means';
 import { FINDING_WORDS } from './say-finding';
 
 const MEANINGS = {
@@ -11,7 +12,8 @@ const MEANINGS = {
 /** docs/findings.md, from the checks and their words. */
 export function findingsPage(): string {
   const entries = CHECKS.map(({ code, severity, limit }) => {
-    const { title, means } = FINDING_WORDS[code];
+    const { title } = FINDING_WORDS[code];
+    const means = FINDING_MEANS[code];
     return `## \`${code}\`\n\n**${title}** · ${severity.join(' or ')}\n\n${means}\n\n*Limit and its source:* ${limit}\n`;
   });
   const severities = SEVERITIES.map((severity) => `- \`${severity}\`: ${MEANINGS[severity]}`);

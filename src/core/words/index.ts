@@ -13,18 +13,6 @@ export type { RungReading } from './rung-reading';
 export { rungReading } from './rung-reading';
 export { sayWhyNone, sayWhyNot } from './say-way-out';
 export { sayJoint } from './say-joint';
-export { sayHum } from './say-hum';
 export { sayMinutes } from './say-time';
 export type { PowerAnswer } from './say-power';
 export { FAMILY_HEADING } from './part-groups';
-export {
-  PRESET_WORDS,
-  sayAdd,
-  sayFirst,
-  sayKnobs,
-  sayNoise,
-  sayPlace,
-  sayPlanned,
-  sayPlanOutcome,
-  sayShare,
-} from './say-levels';

@@ -28,6 +28,7 @@ const CURE: Readonly<Record<Cure, string>> = {
   feeder: 'another charger or power bank',
   gain: 'a gain',
   send: 'a send',
+  mix: 'the sends of a mix-minus',
   app: 'another app',
   choice: 'a choice in the app',
   headphones: 'something in the headphone socket',

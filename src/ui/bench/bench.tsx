@@ -35,6 +35,7 @@ import { useLens } from './use-lens';
 
 const LevelsLens = lazily(() => import('../levels/levels-lens').then((m) => m.LevelsLens));
 const PowerLens = lazily(() => import('../power/power-lens').then((m) => m.PowerLens));
+const ReturnsLens = lazily(() => import('../returns/returns-lens').then((m) => m.ReturnsLens));
 const AddDialog = lazily(() => import('./add-dialog').then((m) => m.AddDialog));
 
 function useEditing(rig: Rig, own: readonly Part[]): Omit<Editing, 'add'> & { readonly shown: Rig } {
@@ -117,6 +118,8 @@ export function Bench({ record, gone }: { record: RigRecord; gone: boolean }) {
         <LevelsLens {...shared} {...analysed} head={head} />
       ) : analysed && lens === 'power' ? (
         <PowerLens {...shared} {...analysed} head={head} />
+      ) : analysed && lens === 'returns' ? (
+        <ReturnsLens {...shared} {...analysed} head={head} />
       ) : (
         <LensFrame
           head={head}

@@ -6,10 +6,12 @@ import type { Finding } from '../../core/checks';
 import type { JointView } from '../../core/views';
 import { sayBracket, sayJoint, sayTitle } from '../../core/words';
 import type { Joint, Rig, RigEdit } from '../../core/rig';
-import { ContactTable } from './contact-table';
 import { JointDrawing } from './joint-drawing';
 import { weighs } from './joint-status';
 import { PlugHandle } from './plug-handle';
+import { lazily } from '../shared/lazily';
+
+const ContactTable = lazily(() => import('./contact-table').then((m) => m.ContactTable));
 
 interface JointRowProps {
   readonly rig: Rig;

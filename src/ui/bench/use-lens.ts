@@ -6,6 +6,7 @@ export const LENSES = [
   { id: 'wiring', name: 'Wiring', key: 'lensWiring' },
   { id: 'levels', name: 'Levels', key: 'lensLevels' },
   { id: 'power', name: 'Power', key: 'lensPower' },
+  { id: 'returns', name: 'Returns', key: 'lensReturns' },
 ] as const;
 
 export type LensId = (typeof LENSES)[number]['id'];

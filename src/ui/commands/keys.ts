@@ -8,6 +8,7 @@ export const KEYS = {
   lensWiring: { press: ['1'], written: '1', does: 'look at the wiring' },
   lensLevels: { press: ['2'], written: '2', does: 'look at the levels' },
   lensPower: { press: ['3'], written: '3', does: 'look at supply and earths' },
+  lensReturns: { press: ['4'], written: '4', does: 'look at who hears whom' },
   shortcuts: { press: ['Shift+?', '?'], written: '?', does: 'this sheet' },
 } as const satisfies Readonly<Record<string, KeyPlan>>;
 

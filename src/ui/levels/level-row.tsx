@@ -2,7 +2,8 @@
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import type { Step } from '../../core/engine/levels';
 import type { Rig } from '../../core/rig';
-import { nameOf, sayKnobs } from '../../core/words';
+import { nameOf } from '../../core/words';
+import { sayKnobs } from '../../core/words/say-levels';
 import { formatDb } from '../../core/units';
 import type { Editing } from '../bench/editing';
 import { LevelBar } from './level-bar';

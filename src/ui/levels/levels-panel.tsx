@@ -2,7 +2,7 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import type { LevelWay } from '../../core/search/levels';
-import { sayFirst, sayNoise } from '../../core/words';
+import { sayFirst, sayNoise } from '../../core/words/say-levels';
 import { PanelFrame } from '../bench/lens-frame';
 import type { LensProps } from '../bench/lens';
 import { VerdictHead } from '../bench/verdict-head';

@@ -1,7 +1,8 @@
 'use client';
 import type { Rig } from '../../core/rig';
 import type { LevelWay } from '../../core/search/levels';
-import { capital, sayShare } from '../../core/words';
+import { capital } from '../../core/words';
+import { sayShare } from '../../core/words/say-levels';
 
 /** What brings the noise, as bars; the most first. */
 export function NoiseBars({ rig, way }: { rig: Rig; way: LevelWay }) {

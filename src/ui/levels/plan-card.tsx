@@ -1,7 +1,7 @@
 'use client';
 import type { Rig, RigEdit } from '../../core/rig';
 import type { PlanView } from '../../core/search/levels';
-import { PRESET_WORDS, sayAdd, sayPlanned, sayPlanOutcome } from '../../core/words';
+import { PRESET_WORDS, sayAdd, sayPlanned, sayPlanOutcome } from '../../core/words/say-levels';
 import { SentenceView } from '../shared/sentence-view';
 
 interface PlanProps {

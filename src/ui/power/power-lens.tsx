@@ -1,5 +1,5 @@
 'use client';
-import { sayHum } from '../../core/words';
+import { sayHum } from '../../core/words/say-hum';
 import type { LensProps } from '../bench/lens';
 import { LensFrame } from '../bench/lens-frame';
 import { PowerLadder } from './power-ladder';

@@ -1,7 +1,8 @@
 'use client';
 import { CircleCheck, CircleHelp, CircleX } from 'lucide-react';
 import { useState } from 'react';
-import { sayHum, type PowerAnswer } from '../../core/words';
+import { type PowerAnswer } from '../../core/words';
+import { sayHum } from '../../core/words/say-hum';
 import { cautionsFor, pluggingSteps } from '../../core/words/plugging';
 import type { RigEdit } from '../../core/rig';
 import type { PowerView } from '../../core/views';

@@ -137,6 +137,22 @@ function tracerOf(context: ChainContext): Tracer {
   return tracer;
 }
 
+/** Stages crossed on the strongest way of a source to a voltage: their parts from the source on, and what they take. */
+export function wayInto(
+  context: ChainContext,
+  source: VoiceSource,
+  plus: number | undefined,
+  minus: number | undefined,
+): { readonly parts: readonly string[]; readonly delay: Milliseconds } {
+  if (plus === undefined || minus === undefined) return { parts: [source.placed], delay: milliseconds(0) };
+  const crossed = crossings(tracerOf(context), source, plus, minus);
+  const parts = [source.placed, ...crossed.map(({ path }) => path.placed)];
+  return {
+    parts: [...new Set(parts)],
+    delay: milliseconds(crossed.reduce((sum, { path }) => sum + path.delay, 0)),
+  };
+}
+
 /** The chains of one source into every channel of an input that it reaches. */
 export function chainsInto(context: ChainContext, source: VoiceSource, input: HostInput): Chain[] {
   const tracer = tracerOf(context);

@@ -10,7 +10,7 @@ export { appOf, chooseInput, monitoringOf, selectInput, takeOf, tracksOf, wayAs,
 export type { HostInput, InputChannel, InputContext, Sensed } from './inputs';
 export { hostInputs, peakAt, socketsOf } from './inputs';
 export type { Chain, Stage } from './chain';
-export { chainsInto } from './chain';
+export { chainsInto, wayInto } from './chain';
 export type { VoiceSource } from './sources';
 export { voiceSource } from './sources';
 export { PLAYED_CREST, SPEECH_CREST, VOICE_LEVEL, WORN, mouthDistance, voiceAt } from './voice';

@@ -2,6 +2,7 @@ import { checkOf, type Cure, type Finding } from '../../checks';
 import { isHeadphones, isSupply, isWornToListen, type Part } from '../../parts';
 import { ladder } from '../../views';
 import { endsOf, jointsOf, laidParts, type LaidPart, type Rig, type RigEdit } from '../../rig';
+import { planReturns } from '../returns';
 import { feedingSwitches } from '../settings/feeding';
 import { apps, choices, knobs, moves, replug, settings, turns, type KnobTrial } from './at-hand';
 import { additions, bypasses, inserts, swaps, swapsFor } from './with-parts';
@@ -118,6 +119,7 @@ export function candidatesFor(rig: Rig, finding: Finding): Candidates {
     atHand: once([
       ...(may('switch') ? powered.flatMap((laid) => settings(laid)) : []),
       ...(may('feed') ? powered.flatMap((laid) => settings(laid, feeds(laid))) : []),
+      ...(may('mix') ? (planReturns(rig)?.edits ?? []) : []),
       ...(may('app') ? pool.flatMap(apps) : []),
       ...(may('choice') ? pool.flatMap(choices) : []),
       ...(may('replug') ? pool.filter((laid) => laid.part.ears).flatMap((laid) => replug(rig, laid)) : []),

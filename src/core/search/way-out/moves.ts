@@ -25,6 +25,7 @@ import type { Drawer } from '../drawer';
 import { candidatesFor } from '../fixes/candidates';
 import { costOfEdit, type EditCost } from '../fixes/edit-cost';
 import { additions, additionsAt, swapsFor } from '../fixes/with-parts';
+import { planReturns } from '../returns';
 import { gainEdits } from '../settings/gains';
 import type { Judged } from './judged';
 
@@ -186,6 +187,14 @@ const exchanges = (rig: Rig): RigEdit[] =>
     );
   });
 
+/** The sends of a mix-minus, solved together: one thing to do, and the first to be tried. */
+function mixMinus(rig: Rig, drawer: Drawer): Move[] {
+  const plan = planReturns(rig);
+  if (!plan?.proved || plan.edits.length === 0) return [];
+  const move = together(rig, plan.edits, drawer);
+  return [{ ...move, weight: Math.max(...move.costs.map(({ weight }) => weight)), turn: -1 }];
+}
+
 /** Every move that may cure something of what is found, by the checks' own word; none is proved yet. */
 export function movesFor(state: Judged, drawer: Drawer): Move[] {
   const { rig, weighing, facts } = state;
@@ -200,6 +209,7 @@ export function movesFor(state: Judged, drawer: Drawer): Move[] {
   const wiring = edits.filter((edit) => edit.kind === 'swap' || edit.kind === 'insert');
   const needsPower = cures.has('supply') || cures.has('feed');
   const moves = [
+    ...(cures.has('mix') ? mixMinus(rig, drawer) : []),
     ...[...edits, ...gains, ...exchanges(rig)].map((edit) => moveOf(rig, edit, drawer)),
     ...(gains.length > 1 ? [together(rig, gains, drawer)] : []),
     ...(needsPower ? wiring.flatMap((edit) => withSupply(rig, edit, drawer)) : []),

@@ -48,10 +48,27 @@ const saySharesTrack = (rig: Rig, f: Finding): Sentence => [
 
 const sayReturns = (rig: Rig, f: Finding): Sentence => [
   `What ${noun(rig, f.recorder)} plays comes back into its input at `,
-  ...f.values.map(show),
+  ...f.values.slice(0, 1).map(show),
   ' for full scale; ',
   limitFigure(f),
-  ' keeps the far end from hearing itself.',
+  ' keeps the far end from hearing itself',
+  ...f.values.slice(1).flatMap((m) => (m.value > 0 ? [', here ', show(m), ' late, typical'] : [])),
+  '.',
+];
+
+const sayDeaf = (rig: Rig, f: Finding): Sentence => {
+  const [one, other] = [capital(nameOf(rig, f.recorder)), nameOf(rig, f.other)];
+  return f.values[0]?.value === 2
+    ? [`${one} and ${other} do not hear one another: the channel of each belongs in the send of the other.`]
+    : [`${one} does not hear ${other}, whose channel belongs in the send of the first.`];
+};
+
+const sayTwice = (rig: Rig, f: Finding): Sentence => [
+  `${capital(noun(rig, f.source))} is heard past the recorder and once more through its app, `,
+  ...f.values.map(show),
+  ' apart; ',
+  limitFigure(f),
+  ' would pass for one.',
 ];
 
 const sayGuests = (rig: Rig, f: Finding): Sentence => [
@@ -79,78 +96,66 @@ const sayMonitorUnpowered = (rig: Rig, f: Finding): Sentence => [
 export const APP_WORDS = {
   'nothing-intended': {
     title: 'Nothing chosen to record',
-    means: 'The rig names no source or no recorder, so there is nothing to judge.',
     says: () => ['Choose which part is the source and which one records.'],
   },
   'app-does-not-take': {
     title: 'The app does not take it',
-    means:
-      'The host offers the input, but this class of app takes only headsets (voice rooms, browser studios).',
     says: sayApp,
   },
   'own-microphone-chosen': {
     title: 'Own microphone chosen in the app',
-    means: 'What is plugged in is offered, but the app’s source list stands at the device’s own microphone.',
     says: sayOwnChosen,
   },
   'page-not-reloaded': {
     title: 'Page not reloaded',
-    means:
-      'The microphone was plugged in after the page was loaded; the page lists it only when loaded again.',
     says: sayNotReloaded,
   },
   'switched-off': {
     title: 'Switched off on the way',
-    means: 'A mute, a channel switch or an answer to a question keeps the source out.',
     says: saySwitchedOff,
   },
   'wrong-input-number': {
     title: 'Wrong input number',
-    means: 'The device hears the source, but no track of the project records that input of it.',
     says: sayInputNumber,
   },
   'track-not-armed': {
     title: 'Track not armed',
-    means: 'A track has the right input and is not armed, so it records nothing.',
     says: sayNotArmed,
   },
   'shares-track': {
     title: 'Two sources on one track',
-    means:
-      'The rig asks for a side or track of its own for each source, and two of them cannot be told apart later.',
     says: saySharesTrack,
   },
   'playback-returns': {
     title: 'The far end hears itself',
-    means:
-      'What the device plays comes back into its own input: the caller’s channel stands in the caller’s own send. A send without it is a mix-minus.',
     says: sayReturns,
+  },
+  'callers-deaf': {
+    title: 'Callers deaf to one another',
+    says: sayDeaf,
+  },
+  'heard-twice': {
+    title: 'Heard twice',
+    says: sayTwice,
   },
   'guests-not-heard': {
     title: 'Nobody hears the far end',
-    means: 'Headphones are in the rig, but none of them is on the side of the device that plays the far end.',
     says: sayGuests,
   },
   'playback-moved': {
     title: 'Playback has moved',
-    means:
-      'The headphones are in the device’s own output, and its playback comes out of the sound device it took.',
     says: sayMoved,
   },
   'playback-cancels': {
     title: 'Hollow in the headphones',
-    means:
-      'The common return of both earpieces touches nothing, so each side plays against the other: what both have in common, such as a voice in the middle, is gone.',
     says: sayPlaybackCancels,
   },
   'monitor-off': {
     title: 'Monitoring is off',
-    means: 'The headphones would hear the source if a monitor switch were on.',
     says: sayMonitorOff,
   },
   'monitor-unpowered': {
     title: 'Headphone amplifier without power',
-    means: 'The microphone works without it; its own headphone socket does not.',
     says: sayMonitorUnpowered,
   },
 } satisfies Readonly<Record<string, FindingWords>>;

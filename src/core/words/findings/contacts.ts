@@ -165,20 +165,14 @@ const sayCurrent = (rig: Rig, f: Finding): Sentence => [
 export const CONTACT_WORDS = {
   'voltage-harms': {
     title: 'Voltage where it does harm',
-    means:
-      'Phantom power or another direct voltage reaches a contact that does not bear it. Fader down and phantom off before anything is plugged.',
     says: sayVolts,
   },
   'current-harms': {
     title: 'Current where it does harm',
-    means:
-      'Phantom power flows for good into an output, a ribbon or a coil: little voltage stands there, and yet 7 mA a leg flow. A transformer or a blocking capacitor keeps it away; phantom off does too.',
     says: sayCurrent,
   },
   'does-not-fit': {
     title: 'Does not fit',
-    means:
-      'The two connectors of a joint cannot be pushed together: other size, other family, or the same gender.',
     says: sayMisfit,
     bracket: (rig, f) => {
       const ends = connectorsOf(rig, f);
@@ -188,67 +182,50 @@ export const CONTACT_WORDS = {
   },
   'no-path': {
     title: 'Not joined',
-    means: 'No chain of joints leads from the source to the recorder.',
     says: (rig, f) => [`No lead joins ${who(rig, f)} to ${noun(rig, f.recorder)}.`],
   },
   'contacts-swapped': {
     title: 'Microphone and ground exchanged',
-    means:
-      'The bias stands across the capsule the wrong way round: plug and jack put microphone and ground on each other’s contacts.',
     says: saySwapped,
     bracket: () => 'microphone and ground exchanged',
   },
   'contacts-exchanged': {
     title: 'Works with microphone and ground exchanged',
-    means:
-      'The plug has microphone and ground where the jack has ground and microphone. A source that floats does not mind; one that shares a ground with anything else falls silent.',
     says: sayExchanged,
     bracket: () => 'exchanged, and works',
   },
   'mic-line-shorted': {
     title: 'Microphone line shorted',
-    means:
-      'The jack reads a short or the hook button at its microphone contact, takes what is plugged in for plain headphones, and keeps its own microphone.',
     says: sayShort,
     heading: shortTitle,
     bracket: shortBracket,
   },
   'mic-line-loaded': {
     title: 'Not taken for a microphone',
-    means:
-      'The resistance at the microphone contact lies between a short and a microphone: a button, or a bare line output.',
     says: sayShort,
     bracket: () => 'too low for a microphone',
   },
   'mic-contact-open': {
     title: 'Microphone contact touches nothing',
-    means:
-      'The input is taken, but its microphone contact meets a contact with nothing behind it: listed, flat meter.',
     says: sayOpen,
     bracket: () => 'nothing on this contact',
   },
   'capsule-unpowered': {
     title: 'Microphone without power',
-    means: 'The microphone gets less plug-in power or phantom than it needs.',
     says: sayUnpowered,
   },
   'output-into-output': {
     title: 'Output into output',
-    means: 'The source runs into a socket that gives sound out; nothing listens there.',
     says: sayOutputs,
     bracket: () => 'both give, none takes',
   },
   'wrong-socket': {
     title: 'Wrong socket of the same box',
-    means:
-      'The plug is in a socket that gives sound out, and the socket beside it takes the same plug and listens: the headphone socket of a splitter, of a camera.',
     says: saySocket,
     bracket: () => 'the wrong socket',
   },
   'uncertain-contact': {
     title: 'Depends on the jack',
-    means:
-      'A spring of the jack may lie on either of two contacts of the plug; real jacks differ, and so does what arrives.',
     says: sayUncertain,
     bracket: () => 'depends on the jack',
   },

@@ -96,71 +96,54 @@ const sayNotNoticed = (rig: Rig, f: Finding): Sentence => [
 export const DEVICE_WORDS = {
   'usb-no-data': {
     title: 'Power, but no data',
-    means: 'The lead or socket feeds the device and carries no data: the host never learns of it.',
     says: sayNoData,
     bracket: () => 'no data line',
   },
   'no-analogue-mode': {
     title: 'Port without analogue sound',
-    means:
-      'A dongle without a converter wants the audio accessory mode of the USB-C port, and this port has none. A dongle with a converter inside works on any port that takes USB sound.',
     says: sayNoAnalogueMode,
   },
   'accessory-unauthenticated': {
     title: 'Not authenticated',
-    means: 'The 8-pin port asks its accessory to prove itself, and this one cannot.',
     says: sayUnauthenticated,
     bracket: () => 'no authentication',
   },
   starved: {
     title: 'Starved of power',
-    means: 'The device declares more current than its socket gives; the host refuses it.',
     says: sayStarved,
     bracket: () => 'too little current',
   },
   'may-starve': {
     title: 'May starve',
-    means:
-      'The device declares more than such a socket usually gives and no more than some of its kind do. Whether the host takes it depends on yours: test it so.',
     says: sayMayStarve,
     bracket: () => 'current in doubt',
   },
   'usb-too-deep': {
     title: 'Too many hubs',
-    means: 'More hubs lie between host and device than USB allows.',
     says: sayHubs,
   },
   'isochronous-exceeded': {
     title: 'More sound than the bus carries',
-    means: 'A full-speed device streams more bytes a millisecond than one frame holds.',
     says: sayBytes,
   },
   'brown-out': {
     title: 'Comes and goes',
-    means:
-      'The host takes the device on what it declares, but at its busiest it really takes more than its socket has left: the supply sags and it drops out.',
     says: sayBrownOut,
   },
   'usb-lead-long': {
     title: 'USB lead too long',
-    means: 'One run of lead between two devices is longer than USB allows; drop-outs are likely.',
     says: sayLongLead,
   },
   'two-sound-devices': {
     title: 'Two sound devices',
-    means: 'Phones and tablets take one USB sound device at a time; the second is ignored.',
     says: sayDevices,
   },
   'not-noticed': {
     title: 'The phone takes no notice of it',
-    means:
-      'Some mobile interfaces are noticed only while something sits in their headphone socket: their load is what the phone senses. Plug headphones in and leave them in.',
     says: sayNotNoticed,
   },
   'part-unpowered': {
     title: 'A part without power',
-    means:
-      'The source, or a part on its way, has no power: flat battery, switched off, no charger or no phantom.',
     says: sayUnpoweredPart,
   },
 } satisfies Readonly<Record<string, FindingWords>>;

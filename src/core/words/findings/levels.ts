@@ -103,56 +103,42 @@ const sayFeedsBack = (rig: Rig, f: Finding): Sentence => [
 export const LEVEL_WORDS = {
   'too-quiet': {
     title: 'Lost in the noise',
-    means: 'The source does not reach the input, or stands too little above its noise to count as recorded.',
     says: sayTooQuiet,
   },
   faint: {
     title: 'Far too low, and no gain left',
-    means:
-      'The source stands out of the noise and is so low that no recording of it is wanted, and no knob on the way brings it up: a microphone in a line socket, as a rule.',
     says: sayFaint,
   },
   'cancels-in-mono': {
     title: 'Gone in mono',
-    means:
-      'Left and right carry the source with opposite polarity, as when a balanced output runs into a stereo input: it vanishes when the sides are summed. Or both outputs of a stereo pair run into one balanced input, which hears only what they do not have in common.',
     says: sayCancels,
   },
   'one-side-only': {
     title: 'On one side only',
-    means: 'The recorder has two sides and only one of them carries the source.',
     says: saySides,
   },
   clips: {
     title: 'Too loud for the input',
-    means: 'Peaks pass full scale of the input; clipping cannot be repaired.',
     says: sayClips,
   },
   hot: {
     title: 'Little room above',
-    means: 'Nothing clips as it is; a laugh or a harder stroke would.',
     says: sayHot,
   },
   'stage-clips': {
     title: 'A stage clips',
-    means: 'Peaks drive a stage on the way past its clip level.',
     says: sayStage,
   },
   dull: {
     title: 'Loses part of its sound',
-    means:
-      'The source is loaded so that a part of its band is lost: a pick-up on a few kilohms, treble into a long lead.',
     says: sayDull,
   },
   'unbalanced-run': {
     title: 'A long unbalanced lead',
-    means:
-      'Leads in a row carry the sound on one conductor against the shield for longer than practice allows: hum and treble loss depend on where it lies.',
     says: sayUnbalancedRun,
   },
   'feeds-back': {
     title: 'Feeds back on itself',
-    means: 'Stages feed one another in a circle with a gain of one or more: it howls.',
     says: sayFeedsBack,
   },
 } satisfies Readonly<Record<string, FindingWords>>;

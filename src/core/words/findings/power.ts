@@ -83,31 +83,23 @@ const sayFlat = (rig: Rig, f: Finding): Sentence => {
 export const POWER_WORDS = {
   hums: {
     title: 'It hums',
-    means:
-      'Two things on the mains are joined by the sound leads as well, or a current that charges returns by them: hum or whine beside the voice. A power bank, an isolator or a balanced lead breaks the way; a safety earth is never lifted.',
     says: sayHums,
     heading: (_rig, { values }) => `It ${values[0]?.name ?? 'hum'}s`,
   },
   'may-hum': {
     title: 'May hum',
-    means:
-      'The same where it is heard only with the worst that is usual at the earths: within the spread it must be tried.',
     says: sayMayHum,
   },
   sags: {
     title: 'Too few volts',
-    means:
-      'A long or thin supply lead, or a hub without a supply, leaves the device less than it must do with.',
     says: saySags,
   },
   'bank-sleeps': {
     title: 'The bank may turn off',
-    means: 'So little is drawn that the power bank may take it for nothing and turn itself off.',
     says: saySleeps,
   },
   'runs-flat': {
     title: 'Empty before the end',
-    means: 'A battery does not carry the planned session.',
     says: sayFlat,
   },
 } satisfies Readonly<Record<string, FindingWords>>;

@@ -1,0 +1,189 @@
+import { appOf, chooseInput, heardBy, PLAYED_CREST, SPEECH_CREST, wayInto, type VoiceSource } from '../flow';
+import type { Facts } from '../facts';
+import { magnitude, nodeKey } from '../circuit';
+import { HEARD_LEVEL } from '../returns';
+import { dbV, gainToDb, SINE_CREST } from '../../units';
+import { appDelay, networkDelay, plusRange, type Delay } from './delays';
+
+/** Who hears: a pair of ears in the room, somebody at the far end of an app, or a recording. */
+export interface Hearer {
+  readonly id: string;
+  readonly is: 'ears' | 'caller' | 'recording';
+}
+
+/** Who is heard: a source of the rig, or somebody at the far end of an app. */
+export interface Speaker {
+  readonly id: string;
+  readonly is: 'source' | 'caller';
+}
+
+/**
+ * `late`: one's own voice comes back as an echo. `twice`: past the recorder and once more by its app, more than ten milliseconds
+ * apart. `alone`: nothing of one's own comes back, as it should be.
+ */
+export type HearState = 'hears' | 'too-quiet' | 'late' | 'twice' | 'not' | 'alone';
+
+/** One speaker as one hearer has them. */
+export interface Heard {
+  readonly listener: string;
+  readonly voice: string;
+  readonly state: HearState;
+  /** RMS dBV in ears, peaks in dBFS at a device; −Infinity where nothing comes. */
+  readonly level: number;
+  readonly delay: Delay;
+  /** Heard twice: how far the two are apart, ms, typical. */
+  readonly apart?: number;
+  /** Parts that it goes through, from the speaker on. */
+  readonly path: readonly string[];
+}
+
+export interface Hearing {
+  readonly hearers: readonly Hearer[];
+  readonly speakers: readonly Speaker[];
+  readonly cells: readonly Heard[];
+}
+
+/** Peaks at a device from which somebody is heard, and under which nothing is: our own limits, dBFS. */
+const HEARD_DBFS = -50;
+const LOST_DBFS = -75;
+/** The same in ears under what is heard there, dB. */
+const LOST_UNDER = 20;
+/** A caller’s peaks lie so far under full scale: common practice. */
+const CALLER_PEAKS = -12;
+/** Two ways of one sound further apart than this are heard as two, ms: about a singer’s limit, from memory. */
+export const TWICE_FROM = 10;
+
+const isCaller = (facts: Facts, host: string): boolean => {
+  const laid = facts.laid.get(host);
+  return laid !== undefined && appOf(laid)?.farEnd === true;
+};
+
+/** What a caller’s device plays, as loud as people speak there. */
+const callerVoices = (facts: Facts, host: string): VoiceSource[] =>
+  facts.playing.flatMap((s) =>
+    s.kind === 'signal' && facts.playsAt.get(s.placed) === host && Number.isFinite(s.sensitivity)
+      ? [
+          {
+            id: s.id,
+            placed: host,
+            level: dbV(s.sensitivity + SINE_CREST + CALLER_PEAKS - SPEECH_CREST),
+            noise: dbV(-Infinity),
+            crest: SPEECH_CREST,
+            band: [200, 6300],
+          },
+        ]
+      : [],
+  );
+
+const voicesOf = (facts: Facts, { id, is }: Speaker): VoiceSource[] =>
+  is === 'caller' ? callerVoices(facts, id) : facts.voices.filter((v) => v.placed === id);
+
+interface Way {
+  readonly level: number;
+  readonly delay: number;
+  readonly path: readonly string[];
+}
+
+/** The loudest of some voices between two nodes: RMS dBV. */
+function loudest(facts: Facts, voices: readonly VoiceSource[], plus: string, minus: string): Way | undefined {
+  const [p, m] = [facts.nets.of(plus), facts.nets.of(minus)];
+  const ways = voices.flatMap((voice): Way[] => {
+    const gain = facts.alternating.gain(voice.id, p, m);
+    if (!gain || magnitude(gain) < 1e-7 || !Number.isFinite(voice.level)) return [];
+    const { parts, delay } = wayInto(facts, voice, p, m);
+    return [{ level: voice.level + gainToDb(magnitude(gain)), delay, path: parts }];
+  });
+  return ways.sort((a, b) => b.level - a.level)[0];
+}
+
+const NOTHING: Delay = { typical: 0, least: 0, most: 0 };
+
+/** What the speaker’s own side adds: a caller comes over a network and out of an app. */
+const before = (facts: Facts, speaker: Speaker): Delay =>
+  speaker.is === 'caller' ? plusRange(networkDelay(facts, speaker.id), appDelay(facts, speaker.id)) : NOTHING;
+
+/** At a device: into what it records, and on over the network to who is at its far end. */
+function atDevice(facts: Facts, hearer: Hearer, speaker: Speaker): Heard {
+  const host = facts.laid.get(hearer.id);
+  const own = hearer.is === 'caller' && speaker.id === hearer.id;
+  const none = { listener: hearer.id, voice: speaker.id, level: -Infinity, delay: NOTHING, path: [] };
+  const nothing: Heard = { ...none, state: own ? 'alone' : 'not' };
+  if (!host) return nothing;
+  const inputs = facts.inputs.filter((i) => i.host === hearer.id);
+  const { input } = chooseInput(facts.rig, host, inputs);
+  if (!input) return nothing;
+  const numbers = new Set(heardBy(host, appOf(host), input).map(({ number }) => number));
+  const voices = voicesOf(facts, speaker);
+  const ways = input.channels.flatMap((channel): Way[] => {
+    const spec = input.capture.channels[channel.number - 1];
+    if (!spec || !numbers.has(channel.number)) return [];
+    const node = (name: string) => nodeKey(input.placed, name);
+    const way = loudest(facts, voices, node(spec.plus), node(spec.minus));
+    const crest = voices[0]?.crest ?? PLAYED_CREST;
+    return way ? [{ ...way, level: way.level + crest - channel.fullScale - SINE_CREST }] : [];
+  });
+  const [way] = ways.sort((a, b) => b.level - a.level);
+  if (!way || way.level < LOST_DBFS) return nothing;
+  const after =
+    hearer.is === 'caller' ? plusRange(appDelay(facts, hearer.id), networkDelay(facts, hearer.id)) : NOTHING;
+  const delay = plusRange(plusRange(before(facts, speaker), fixed(way.delay)), after);
+  const quiet = way.level < HEARD_DBFS;
+  const state = own ? (quiet ? 'alone' : 'late') : quiet ? 'too-quiet' : 'hears';
+  return { ...none, state, level: way.level, delay, path: [...new Set([...way.path, hearer.id])] };
+}
+
+const fixed = (ms: number): Delay => ({ typical: ms, least: ms, most: ms });
+
+/** In ears: past the recorder, or played back by its app, or both. */
+function inEars(facts: Facts, hearer: Hearer, speaker: Speaker): Heard {
+  const ears = facts.laid.get(hearer.id)?.part.ears ?? [];
+  const voices = voicesOf(facts, speaker);
+  const node = (name: string) => nodeKey(hearer.id, name);
+  const [way] = ears
+    .flatMap(({ plus, minus }) => loudest(facts, voices, node(plus), node(minus)) ?? [])
+    .sort((a, b) => b.level - a.level);
+  const none = { listener: hearer.id, voice: speaker.id, level: -Infinity, delay: NOTHING, path: [] };
+  const played = facts.listeners
+    .find(({ listener }) => listener === hearer.id)
+    ?.sources.some(({ source, by }) => source === speaker.id && by === 'app');
+  const monitor = facts.arrivals.find((a) => a.source === speaker.id && a.state === 'recorded')?.recorder;
+  const byApp =
+    played && monitor !== undefined
+      ? plusRange(appDelay(facts, monitor), appDelay(facts, monitor))
+      : undefined;
+  const heard = way !== undefined && way.level >= HEARD_LEVEL;
+  if (!heard && byApp)
+    return { ...none, state: 'hears', level: HEARD_LEVEL, delay: byApp, path: [speaker.id, monitor ?? ''] };
+  if (!way || way.level < HEARD_LEVEL - LOST_UNDER) return { ...none, state: 'not' };
+  const delay = plusRange(before(facts, speaker), fixed(way.delay));
+  const apart = byApp === undefined ? 0 : byApp.typical - delay.typical;
+  const twice = apart > TWICE_FROM;
+  const state = !heard ? 'too-quiet' : twice ? 'twice' : 'hears';
+  const path = [...way.path, hearer.id];
+  return { ...none, state, level: way.level, delay, path, ...(twice && { apart }) };
+}
+
+const known = new WeakMap<Facts, Hearing>();
+
+/** Who hears whom, how loud, how late, by which way. */
+export function hearing(facts: Facts): Hearing {
+  const found = known.get(facts);
+  if (found) return found;
+  const { recorders, sources } = facts.rig.purpose;
+  const hearers: Hearer[] = [
+    ...facts.listeners.map(({ listener }): Hearer => ({ id: listener, is: 'ears' })),
+    ...recorders.map((id): Hearer => ({ id, is: isCaller(facts, id) ? 'caller' : 'recording' })),
+  ];
+  const speakers: Speaker[] = [
+    ...sources.filter((id) => !isCaller(facts, id)).map((id): Speaker => ({ id, is: 'source' })),
+    ...recorders.filter((id) => isCaller(facts, id)).map((id): Speaker => ({ id, is: 'caller' })),
+  ];
+  const cells = hearers.flatMap((hearer) =>
+    speakers.map((speaker) =>
+      hearer.is === 'ears' ? inEars(facts, hearer, speaker) : atDevice(facts, hearer, speaker),
+    ),
+  );
+  const made = { hearers, speakers, cells };
+  known.set(facts, made);
+  return made;
+}

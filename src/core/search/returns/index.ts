@@ -1,0 +1,2 @@
+export type { ReturnsPlan } from './plan';
+export { planReturns } from './plan';
