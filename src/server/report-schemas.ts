@@ -121,7 +121,7 @@ const returns = {
     object({
       listener: text,
       voice: text,
-      state: { enum: ['hears', 'too-quiet', 'late', 'twice', 'not', 'alone'] },
+      state: { enum: ['hears', 'quiet', 'late', 'twice', 'not', 'alone'] },
       level: nullable('number'),
       delayMs: delay,
       path: listOf(text),

@@ -1,8 +1,8 @@
-import { hearing, type Heard } from '../engine/hearing';
+import { hearing } from '../engine/hearing';
 import { check } from './check';
 import { MIX_MINUS } from './origins';
 
-/** Two at far ends of whom one does not hear the other, or neither the other. */
+/** Two at far ends of whom one does not hear the other. */
 export const callersDeaf = check({
   code: 'callers-deaf',
   severity: ['spoils'],
@@ -13,20 +13,16 @@ export const callersDeaf = check({
   find: (facts) => {
     const { speakers, cells } = hearing(facts);
     const callers = new Set(speakers.flatMap(({ id, is }) => (is === 'caller' ? [id] : [])));
-    const deaf = cells.filter(({ listener, voice, state }) => {
-      const both = callers.has(listener) && callers.has(voice);
-      return both && (state === 'not' || state === 'too-quiet');
-    });
-    const isMutual = (one: Heard) =>
-      deaf.some(({ listener, voice }) => listener === one.voice && voice === one.listener);
-    // Two who do not hear one another are told once.
-    return deaf
-      .filter((one) => !isMutual(one) || one.listener < one.voice)
-      .map((one) => ({
-        where: { part: one.listener },
-        recorder: one.listener,
-        other: one.voice,
-        values: [{ name: 'ways', value: isMutual(one) ? 2 : 1, unit: '' as const }],
+    return cells
+      .filter(({ listener, voice, state }) => {
+        const both = callers.has(listener) && callers.has(voice);
+        return both && (state === 'not' || state === 'quiet');
+      })
+      .map(({ listener, voice }) => ({
+        where: { part: listener },
+        recorder: listener,
+        other: voice,
+        values: [],
       }));
   },
 });

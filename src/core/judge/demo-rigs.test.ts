@@ -46,9 +46,18 @@ describe.each(FIRST_FAULT)('%s', (id, code) => {
 
 describe('Harbour call-in', () => {
   const rig = demo('harbour-call-in');
-  const cured = applyEdit(rig, { kind: 'set', part: 'mixer', setting: 'mon-pair-1', option: -60 });
+  // What a practitioner does: the caller’s channel out of his own send, each caller into the other’s.
+  const sends = [
+    ['mon-pair-1', -60],
+    ['fx-pair-1', 0],
+    ['mon-pair-2', 0],
+  ] as const;
+  const cured = sends.reduce(
+    (at, [setting, option]) => applyEdit(at, { kind: 'set', part: 'mixer', setting, option }),
+    rig,
+  );
 
-  it('with the caller’s channel out of his own send both callers still hear one another and the presenter', () => {
+  it('with the sends of a mix-minus both callers hear one another and the presenter', () => {
     expect(analyse(cured).findings.map((f) => f.code)).toEqual([]);
     const states = analyse(cured).arrives.map((a) => `${a.recorder} ${a.state}`);
     expect(states).toEqual(['recorder recorded', 'phone-a recorded', 'phone-b recorded']);

@@ -5,7 +5,7 @@ import { capital, list, nameOf, noun } from './words';
 /** What stands in a cell of the matrix. */
 export const HEARD_WORDS: Readonly<Record<HearState, string>> = {
   hears: 'hears',
-  'too-quiet': 'too quiet',
+  quiet: 'too quiet',
   late: 'echo',
   twice: 'twice',
   not: 'not at all',
@@ -18,7 +18,7 @@ const milliseconds = (ms: number): string => `${Math.round(ms)} ms`;
 export function sayHeard({ state, delay }: Pick<Heard, 'state' | 'delay'>): string {
   const late = delay.typical > 0 ? milliseconds(delay.typical) : 'direct';
   if (state === 'hears') return late;
-  if (state === 'late' || state === 'twice' || state === 'too-quiet') return `${HEARD_WORDS[state]}, ${late}`;
+  if (state === 'late' || state === 'twice' || state === 'quiet') return `${HEARD_WORDS[state]}, ${late}`;
   return HEARD_WORDS[state];
 }
 
@@ -35,7 +35,7 @@ export function sayHearer(rig: Rig, { hearers, speakers, cells }: Hearing, liste
   const own = cells.filter((cell) => cell.listener === listener);
   const others = own.filter(({ voice }) => voice !== listener);
   const heard = others.filter(({ state }) => state === 'hears' || state === 'twice');
-  const lost = others.filter(({ state }) => state === 'not' || state === 'too-quiet');
+  const lost = others.filter(({ state }) => state === 'not' || state === 'quiet');
   const echo = own.find(({ state }) => state === 'late');
   const worn = hearers.some(({ id, is }) => id === listener && is === 'ears');
   const name = worn

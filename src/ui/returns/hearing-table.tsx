@@ -4,7 +4,7 @@ import type { Hearing, HearState } from '../../core/engine/hearing';
 
 const STYLES: Readonly<Record<HearState, string>> = {
   hears: '',
-  'too-quiet': 'text-brass font-semibold',
+  quiet: 'text-brass font-semibold',
   late: 'text-vermilion font-semibold',
   twice: 'text-vermilion font-semibold',
   not: 'text-vermilion font-semibold',

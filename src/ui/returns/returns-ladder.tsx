@@ -12,7 +12,7 @@ const LANE = 250;
 
 const STROKES: Readonly<Record<HearState, { readonly color: string; readonly dash?: string }>> = {
   hears: { color: 'var(--sea)' },
-  'too-quiet': { color: 'var(--brass)', dash: '6 4' },
+  quiet: { color: 'var(--brass)', dash: '6 4' },
   late: { color: 'var(--vermilion)' },
   twice: { color: 'var(--vermilion)', dash: '10 3 2 3' },
   not: { color: 'var(--vermilion)', dash: '4 5' },

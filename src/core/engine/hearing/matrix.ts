@@ -21,7 +21,7 @@ export interface Speaker {
  * `late`: one's own voice comes back as an echo. `twice`: past the recorder and once more by its app, more than ten milliseconds
  * apart. `alone`: nothing of one's own comes back, as it should be.
  */
-export type HearState = 'hears' | 'too-quiet' | 'late' | 'twice' | 'not' | 'alone';
+export type HearState = 'hears' | 'quiet' | 'late' | 'twice' | 'not' | 'alone';
 
 /** One speaker as one hearer has them. */
 export interface Heard {
@@ -128,7 +128,7 @@ function atDevice(facts: Facts, hearer: Hearer, speaker: Speaker): Heard {
     hearer.is === 'caller' ? plusRange(appDelay(facts, hearer.id), networkDelay(facts, hearer.id)) : NOTHING;
   const delay = plusRange(plusRange(before(facts, speaker), fixed(way.delay)), after);
   const quiet = way.level < HEARD_DBFS;
-  const state = own ? (quiet ? 'alone' : 'late') : quiet ? 'too-quiet' : 'hears';
+  const state = own ? (quiet ? 'alone' : 'late') : quiet ? 'quiet' : 'hears';
   return { ...none, state, level: way.level, delay, path: [...new Set([...way.path, hearer.id])] };
 }
 
@@ -158,7 +158,7 @@ function inEars(facts: Facts, hearer: Hearer, speaker: Speaker): Heard {
   const delay = plusRange(before(facts, speaker), fixed(way.delay));
   const apart = byApp === undefined ? 0 : byApp.typical - delay.typical;
   const twice = apart > TWICE_FROM;
-  const state = !heard ? 'too-quiet' : twice ? 'twice' : 'hears';
+  const state = !heard ? 'quiet' : twice ? 'twice' : 'hears';
   const path = [...way.path, hearer.id];
   return { ...none, state, level: way.level, delay, path, ...(twice && { apart }) };
 }

@@ -108,7 +108,7 @@ class Trial {
   /** The place of a knob nearest to where it stands that cures; none if the finding stays at both ends. */
   readonly turnKnob = ({ ends, places }: KnobTrial): Fix[] => {
     // Out of a send is out: nothing is gained by leaving a little of it, let alone by more of it.
-    if (this.endsOnly) return ends.slice(0, 1).flatMap(this.prove).filter(isPerfect);
+    if (this.endsOnly) return ends.slice(0, 1).flatMap(this.prove).filter(this.isNeat);
     const atEnds = ends.flatMap(this.prove);
     if (atEnds.length === 0 && !ends.some(this.removes)) return [];
     let best: Fix[] = [];

@@ -44,7 +44,7 @@ const tapsOf = ({ placed, part }: LaidPart): Tap[] =>
 const turn = ({ part, setting }: Tap, option: number): RigEdit => ({ kind: 'set', part, setting, option });
 const keyOf = ({ listener, voice }: Pick<Heard, 'listener' | 'voice'>): string => `${listener} ← ${voice}`;
 
-const isHeard = ({ state }: Heard): boolean => state !== 'not' && state !== 'alone' && state !== 'too-quiet';
+const isHeard = ({ state }: Heard): boolean => state !== 'not' && state !== 'alone' && state !== 'quiet';
 
 const hearingOf = (rig: Rig): Hearing => hearing(allFacts(rig)[0]);
 const heardIn = (found: Hearing): Set<string> => new Set(found.cells.filter(isHeard).map(keyOf));

@@ -41,7 +41,10 @@ describe('the way out of the yard’s rigs', () => {
     ['quay-to-camera.json', [/mic jack/]],
     ['two-at-the-bench.json', [/both packs on both sides/]],
     ['launch-day-stream.json', [/Take desk charger.* out/]],
-    ['harbour-call-in.json', [/Line pair 1: Monitor send to −60/]],
+    [
+      'harbour-call-in.json',
+      [/Line pair 1: Monitor send to −60/, /Line pair 1: FX send to 0/, /Line pair 2: Monitor send to 0/],
+    ],
     ['loft-songs.json', [/Track . armed, yes/]],
   ])('%s goes as people would do it', (name, expected) => {
     const { says } = followed(demo(name));

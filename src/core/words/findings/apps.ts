@@ -56,12 +56,9 @@ const sayReturns = (rig: Rig, f: Finding): Sentence => [
   '.',
 ];
 
-const sayDeaf = (rig: Rig, f: Finding): Sentence => {
-  const [one, other] = [capital(nameOf(rig, f.recorder)), nameOf(rig, f.other)];
-  return f.values[0]?.value === 2
-    ? [`${one} and ${other} do not hear one another: the channel of each belongs in the send of the other.`]
-    : [`${one} does not hear ${other}, whose channel belongs in the send of the first.`];
-};
+const sayDeaf = (rig: Rig, f: Finding): Sentence => [
+  `${capital(nameOf(rig, f.recorder))} does not hear ${nameOf(rig, f.other)}: the channel of the one belongs in the send of the other.`,
+];
 
 const sayTwice = (rig: Rig, f: Finding): Sentence => [
   `${capital(noun(rig, f.source))} is heard past the recorder and once more through its app, `,
