@@ -5,7 +5,7 @@ import { nameOf } from '../../core/words';
 import { sayHeard } from '../../core/words/say-returns';
 import type { Heard, HearState } from '../../core/engine/hearing';
 import type { ReturnsView, Rung } from '../../core/views';
-import { arcsOf, returnRows, type Arc, type ReturnRow } from './returns-rows';
+import { arcsOf, isShown, returnRows, type Arc, type ReturnRow } from './returns-rows';
 
 /** Pixels of the lane at the right. */
 const LANE = 250;
@@ -155,7 +155,7 @@ export function ReturnsLadder({ rig, rungs, view, chosen, choose }: ReturnsLadde
               row={row}
               chosen={chosen === row.placed}
               choose={() => choose(chosen === row.placed ? undefined : row.placed)}
-              cells={hearing.cells.filter(({ listener }) => listener === row.placed)}
+              cells={hearing.cells.filter((cell) => cell.listener === row.placed && isShown(cell))}
             />
           ))}
         </ol>
