@@ -30,7 +30,10 @@ it('offers the questions of the yard while nothing is asked, and answers one', a
     await page.button('Find the ways');
     expect(await page.text('//*[@data-route="1"]')).toContain('The tablet will record the microphone');
     await page.click('(//summary[contains(., "How to plug it in")])[1]');
-    expect(await page.text('//*[@data-route="1"]//details//ol/li[1]')).toMatch(/^Plug /);
+    // What harms comes first: then plugging.
+    const step = (n: number) => page.text(`//*[@data-route="1"]//details//ol/li[${n}]`);
+    expect(await step(1)).toMatch(/^Levels down, phantom off/);
+    expect(await step(2)).toMatch(/^Plug /);
     expect(await violationsOn(browser.driver)).toEqual([]);
   } finally {
     await browser.driver.quit();

@@ -155,6 +155,15 @@ describe('power banks', () => {
       recorder: 'phone',
     });
     expect(feedTo(bank('phone-usb-c'), 'pack').takes).toBe(1500);
+    // A dongle’s 30 mA are under the 70 that usually keep a bank awake.
+    const dongle: RigSketch = {
+      parts: { dongle: 'dongle-usb-c-headset', bank: 'power-bank-usb-c', phone: 'phone-ctia' },
+      joints: ['dongle.plug bank.out'],
+      source: 'dongle',
+      recorder: 'phone',
+    };
+    expect(feedTo(dongle, 'dongle').takes).toBe(30);
+    expect(codes(dongle)).toContain('bank-sleeps');
     expect(codes(bank('phone-usb-c'))).not.toContain('bank-sleeps');
   });
 });

@@ -225,6 +225,40 @@ describe('a portable mixer’s phone socket', () => {
   });
 });
 
+describe('direct monitoring and the app’s own together', () => {
+  const rig = (monitor: string, direct: string): Rig =>
+    layRig({
+      parts: {
+        mic: 'dynamic-xlr',
+        xlr: 'lead-xlr',
+        interface: 'interface-two-inputs',
+        lead: 'lead-usb-c-c',
+        tablet: 'tablet-usb-c',
+        ears: 'headphones-big',
+      },
+      joints: [
+        'mic.out xlr.holes',
+        'xlr.pins interface.mic-1',
+        'interface.usb lead.a',
+        'lead.b tablet.port',
+        'ears.plug interface.phones',
+      ],
+      recorder: 'tablet',
+      settings: { interface: { 'gain-1': 50, direct } },
+      apps: { tablet: 'multitrack' },
+      choices: { tablet: { monitor } },
+      distances: { mic: 0.06 },
+    });
+  const twice = (one: Rig) => outcomeOf(one).findings.find(({ code }) => code === 'heard-twice');
+
+  it('is heard twice, 20 ms apart, typical; either alone is not', () => {
+    expect(outcomeOf(rig('on', 'on')).arrives[0]?.state).toBe('recorded');
+    expect(twice(rig('on', 'on'))?.values[0]).toMatchObject({ value: 20, unit: 'ms' });
+    expect(twice(rig('off', 'on'))).toBeUndefined();
+    expect(twice(rig('on', 'off'))).toBeUndefined();
+  });
+});
+
 describe('talker echo (ITU-T G.131, figures from memory) and delay (G.114)', () => {
   it.each([
     [10, 33],
