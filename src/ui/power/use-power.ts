@@ -5,8 +5,7 @@ import type { HumView, PowerView } from '../../core/views';
 import type { PowerAnswer } from '../../core/words';
 import { getEngine, getProver } from '../../workers/engine';
 import type { PowerAnswers } from '../../workers/protocol';
-import { Latest } from '../shared/latest';
-import { sayThreadTrouble } from '../shared/thread-trouble';
+import { useFollowed } from '../shared/use-followed';
 
 export interface PowerState {
   readonly view: PowerView | undefined;
@@ -15,26 +14,11 @@ export interface PowerState {
   readonly trouble: string | undefined;
 }
 
-/** Supply and earths follow the rig, the last one that is asked for. */
+const ask = (rig: Rig): Promise<PowerAnswers> => getEngine().powerAnswers(rig);
+
+/** Supply and earths, as the rig is. */
 export function usePower(rig: Rig): PowerState {
-  const [found, setFound] = useState<PowerAnswers>();
-  const [trouble, setTrouble] = useState<string>();
-  const [queue] = useState(() => new Latest());
-  useEffect(() => {
-    let current = true;
-    queue.run(async () => {
-      if (!current) return;
-      try {
-        setFound(await getEngine().powerAnswers(rig));
-        setTrouble(undefined);
-      } catch (error) {
-        if (current) setTrouble(sayThreadTrouble(error));
-      }
-    });
-    return () => {
-      current = false;
-    };
-  }, [rig, queue]);
+  const { found, trouble } = useFollowed(rig, ask);
   return { view: found?.view, answers: found?.answers ?? [], trouble };
 }
 

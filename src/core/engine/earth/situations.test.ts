@@ -6,7 +6,7 @@ import { allFacts } from '../facts';
 import { earthFacts, worstOf } from './hum';
 import { earthLoops } from './loops';
 
-/** What practice expects of each, written down before it was computed: common practice. */
+/** What practice expects of each: common practice. The expectations were listed before the code, the rigs laid out after. */
 const QUAY: RigSketch = {
   parts: {
     mic: 'dynamic-xlr',

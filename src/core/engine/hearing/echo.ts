@@ -2,7 +2,7 @@ import type { Facts } from '../facts';
 import { hearing } from './matrix';
 import type { Delay } from './delays';
 
-/** Somebody at the far end who hears themself, held against ITU-T G.131 and G.114. */
+/** Somebody at the far end who hears themself, held against ITU-T G.131. */
 export interface Echo {
   readonly caller: string;
   /** From mouth to ear and back, ms. */
@@ -32,9 +32,6 @@ export function echoLossWanted(oneWayMs: number): number {
   const share = Math.log(oneWayMs / from[0]) / Math.log(to[0] / from[0]);
   return from[1] + share * (to[1] - from[1]);
 }
-
-/** One-way delay that serves nearly everything, and the limit: ITU-T G.114, ms. */
-export const G114 = { good: 150, limit: 400 } as const;
 
 /** A caller’s peaks as they come out of the device, dBFS: common practice. */
 const SENT = -12;

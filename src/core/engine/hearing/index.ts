@@ -1,5 +1,5 @@
 export type { Delay } from './delays';
 export type { Echo } from './echo';
-export { echoes, echoLossWanted, G114 } from './echo';
+export { echoes, echoLossWanted } from './echo';
 export type { Heard, Hearer, Hearing, HearState, Speaker } from './matrix';
 export { hearing, TWICE_FROM } from './matrix';

@@ -59,11 +59,8 @@ describe('budgets of USB 2.0, 7.2', () => {
     expect(facts.devices.map(({ offered }) => offered.most)).toEqual([100, 100, 100, 100]);
   });
 
-  it('4.40 V behind a bus-powered hub at the worst (7.2.2: 4.75 V less 0.25 V of cable less 0.10 V of hub)', () => {
-    // At 500 mA a cable may lose 125 mV on either conductor: 0.5 Ω there and back.
-    const loses = (ohms: number) => 0.5 * ohms;
-    expect(4.75 - loses(0.5) - 0.1).toBeCloseTo(4.4, 10);
-    // The same chain here: a hub at the end of a lead, and a device on it.
+  it('behind a bus-powered hub: 4.75 V at the least, less each lead’s drop and 0.10 V in the hub (7.2.2)', () => {
+    // A hub at the end of a lead, and a device on it.
     const graph = graphOf(four('mouse-usb'));
     const device = graph.feeds.find(({ to }) => to.part === 'one')!;
     const hub = graph.feeds.find(({ to }) => to.part === 'hub')!;
@@ -126,10 +123,6 @@ describe('phantom power (IEC 61938: 48 ± 4 V through 6.81 kΩ a leg, at most 10
     expect(sum).toBeCloseTo(2 * alone!.milliamps, 6);
     for (const milliamps of taken) expect(milliamps).toBeLessThan(10);
   });
-
-  it('a shorted leg draws 48 V over 6.81 kΩ, 7.05 mA', () => {
-    expect((48 / 6810) * 1000).toBeCloseTo(7.05, 2);
-  });
 });
 
 describe('a tablet’s port', () => {
@@ -180,7 +173,7 @@ const store = (over: Partial<Store>): Store => ({
 });
 
 describe('the session clock', () => {
-  it('an alkaline 9 V cell of 500 mAh carries a preamplifier of 30 mA for about 16 h, an AA of 2,000 mAh 25 mA for 80 h', () => {
+  it('an alkaline 9 V cell of 500 mAh carries a preamplifier of 30 mA for about 16 h, an AA of 2,000 mAh 50 mA for 40 h', () => {
     // IEC 60086-2 types 6LR61 and LR6; makers’ figures at small loads, from memory: hours are mAh over mA.
     const hours = (volts: number, milliampHours: number, milliamps: number) => {
       const [found] = discharge([
@@ -200,7 +193,7 @@ describe('the session clock', () => {
       return (found?.flat ?? Infinity) / 60;
     };
     expect(hours(9, 500, 30)).toBeCloseTo(500 / 30, 6);
-    expect(hours(1.2, 1000, 25)).toBeCloseTo(40, 6);
+    expect(hours(1.2, 2000, 50)).toBeCloseTo(40, 6);
   });
 
   it('is soonest empty with the least it may hold and the most that may be taken', () => {
