@@ -4,6 +4,8 @@
  */
 const LAYERS = [
   'units',
+  'signal/measure',
+  'signal/files',
   'calculators',
   'plugs',
   'schema',
@@ -22,6 +24,7 @@ const LAYERS = [
   'engine/earth',
   'engine/hearing',
   'checks',
+  'signal/reading',
   'views',
   'judge',
   'search/settings',

@@ -15,6 +15,8 @@ import { powerText } from './power-text';
 import { returnsReport } from '../core/files/returns-report';
 import { returnsText } from './returns-text';
 import { planText } from './plan-text';
+import { soundcheck } from './soundcheck';
+import { takeText } from './take-text';
 import { textReport } from './text-report';
 
 /** Bad input: one line on standard error, exit code 2. */
@@ -119,6 +121,15 @@ async function returns(path: string | undefined, flags: Flags): Promise<string> 
   return flags.has('--json') ? JSON.stringify(report, null, 2) : returnsText(report);
 }
 
+const SOUNDCHECK_USAGE = 'symplex soundcheck TAKE.wav [--json]';
+
+async function soundchecked(path: string | undefined, flags: Flags): Promise<string> {
+  if (path === undefined) throw new BadInput(`say which take: ${SOUNDCHECK_USAGE}`);
+  refuseOthers(flags, ['--json'], SOUNDCHECK_USAGE);
+  const report = await soundcheck(path, (says) => new BadInput(says));
+  return flags.has('--json') ? JSON.stringify(report, null, 2) : takeText(report);
+}
+
 const PLAN_USAGE = 'symplex plan REQUEST.json [--json]';
 
 async function planned(path: string | undefined, flags: Flags): Promise<string> {
@@ -144,6 +155,7 @@ const COMMANDS: Readonly<Record<string, typeof check>> = {
   levels,
   power,
   returns,
+  soundcheck: soundchecked,
   spice,
   bench: async (path) => {
     if (path !== undefined) throw new BadInput('takes nothing: symplex bench');

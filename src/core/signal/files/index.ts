@@ -1,0 +1,4 @@
+export type { WavHead, WavProblem, WavResult } from './wav';
+export { readWavHead, wavSamples } from './wav';
+export type { WavFeed } from './wav-feed';
+export { wavFeed } from './wav-feed';

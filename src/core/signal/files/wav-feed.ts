@@ -1,0 +1,79 @@
+import { readWavHead, wavSamples, type WavHead, type WavProblem } from './wav';
+import type { Piece } from '../measure/stage';
+
+/** The most of a file that is searched for its samples: pictures and notes of recorders may stand before them, bytes. */
+const LONGEST_HEAD = 4_000_000;
+
+/** A WAV file as it comes, in bytes of any length. */
+export interface WavFeed {
+  /** Gives back what is wrong with the head as soon as that is known; then nothing more is taken. */
+  readonly push: (bytes: Uint8Array) => WavProblem | undefined;
+  /** What was wrong, or the head. */
+  readonly finish: () =>
+    { readonly ok: true; readonly head: WavHead } | { readonly ok: false; readonly problem: WavProblem };
+}
+
+const joined = (a: Uint8Array, b: Uint8Array): Uint8Array => {
+  const all = new Uint8Array(a.byteLength + b.byteLength);
+  all.set(a);
+  all.set(b, a.byteLength);
+  return all;
+};
+
+/** `size`: bytes of the whole, where known. `open` is told the head and gives back what takes the samples. */
+export function wavFeed(size: number | undefined, open: (head: WavHead) => (piece: Piece) => void): WavFeed {
+  let waiting: Uint8Array = new Uint8Array(0);
+  let seen = 0;
+  let head: WavHead | undefined;
+  let problem: WavProblem | undefined;
+  let use: ((piece: Piece) => void) | undefined;
+  let left = 0;
+  const samples = (bytes: Uint8Array) => {
+    if (!head) return;
+    const all = joined(waiting, bytes.subarray(0, Math.max(0, left - waiting.byteLength)));
+    const frame = (head.channels * head.bits) / 8;
+    const whole = Math.floor(all.byteLength / frame) * frame;
+    if (whole > 0) use?.(wavSamples(head, all.subarray(0, whole)));
+    left -= whole;
+    waiting = all.slice(whole);
+  };
+  /** Reads the head once it is all there; `known` bytes are the whole file, when no more comes. */
+  const start = (known: number | undefined): void => {
+    const result = readWavHead(waiting, size ?? known ?? Infinity);
+    if (!result.ok) {
+      const more = result.problem.code === 'no-samples' || result.problem.code === 'no-format' || seen < 12;
+      if (known === undefined && more && seen < LONGEST_HEAD) return;
+      problem = result.problem;
+      return;
+    }
+    head = result.head;
+    use = open(head);
+    left = head.bytes;
+    const first = waiting.subarray(head.from);
+    waiting = new Uint8Array(0);
+    samples(first);
+  };
+  return {
+    push(bytes) {
+      seen += bytes.byteLength;
+      if (problem) return problem;
+      if (head) samples(bytes);
+      else {
+        waiting = joined(waiting, bytes);
+        start(undefined);
+      }
+      return problem;
+    },
+    finish() {
+      if (!head && !problem) start(seen);
+      if (head) {
+        const cut =
+          Number.isFinite(left) &&
+          left >= (head.channels * head.bits) / 8 &&
+          !head.mended.includes('cut-short');
+        return { ok: true, head: cut ? { ...head, mended: [...head.mended, 'cut-short'] } : head };
+      }
+      return { ok: false, problem: problem ?? { code: 'no-samples' } };
+    },
+  };
+}

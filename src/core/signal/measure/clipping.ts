@@ -1,0 +1,124 @@
+import { amplitudeToDb } from './decibels';
+import type { Stage, TakeShape } from './stage';
+
+/** Flat tops: at full scale, or below it where something before the recorder clipped. */
+export interface Clipping {
+  readonly count: number;
+  /** Where the tops are cut off. */
+  readonly ceilingDbfs: number;
+  readonly channel: number;
+  /** Of the first of them, seconds. */
+  readonly atSeconds: readonly number[];
+}
+
+/** Samples on one level that make a top flat: common practice of meters, three. */
+const FLAT_FROM = 3;
+/** Full scale, within two steps of 16 bits. */
+const FULL = 1 - 2 / 32_768;
+/** A top counts as flat within two steps of 16 bits, or 0.4 % of it: noise added after the clipping. Our own. */
+const [STEP, WITHIN] = [2 / 32_768, 0.004];
+/** A rounded top falls four times its own rise over as far again to either side; a cut one far more. Our own. */
+const KINK = 12;
+/** Only tops within 1 dB of the loudest so far; nothing under −40 dBFS. */
+const [NEAR_TOP, LEAST] = [0.891, 0.01];
+/** Tops on one level, dB, and so many of them: one may be chance. */
+const [LEVEL_WIDTH, ENOUGH] = [0.25, 3];
+/** Longest flat top that is looked at in one, samples; the longest reach to a side. */
+const [LONGEST, REACH] = [4096, 64];
+const MARKS = 200;
+
+interface Top {
+  readonly level: number;
+  readonly at: number;
+}
+
+/** Flat tops that begin in samples `from` to `to` of `x`; gives back where the search got to. */
+function flatTops(
+  x: Float32Array,
+  [from, to]: readonly [number, number],
+  least: number,
+  found: (at: number, level: number) => void,
+): number {
+  let i = from;
+  for (; i < to; i += 1) {
+    const first = x[i] as number;
+    if (first < least && first > -least) continue;
+    const size = Math.abs(first);
+    const within = Math.max(STEP, size * WITHIN);
+    let [j, low, high] = [i + 1, first, first];
+    for (; j < x.length && j - i < LONGEST; j += 1) {
+      const v = x[j] as number;
+      if (Math.abs(v - first) > within) break;
+      if (v < low) low = v;
+      if (v > high) high = v;
+    }
+    const count = j - i;
+    if (count >= FLAT_FROM && isCut(x, i, j, Math.sign(first), high - low)) found(i, size);
+    i = j - 1;
+  }
+  return i;
+}
+
+function isCut(x: Float32Array, i: number, j: number, sign: number, spread: number): boolean {
+  const top = sign * (x[(i + j) >> 1] as number);
+  if (top >= FULL) return true;
+  const reach = Math.min(REACH, Math.max(2, (j - i) >> 1));
+  const beside = Math.max(sign * (x[i - reach] ?? 0), sign * (x[j - 1 + reach] ?? 0));
+  return top - beside > KINK * Math.max(spread, STEP);
+}
+
+/** The level on which most of the tops lie that reach the channel’s own peak; undefined where nothing is cut. */
+function ceilingOf(tops: readonly Top[], peak: number): readonly Top[] {
+  const near = tops.filter(({ level }) => amplitudeToDb(peak) - amplitudeToDb(level) <= LEVEL_WIDTH);
+  const full = near.filter(({ level }) => level >= FULL);
+  return full.length > 0 || near.length >= ENOUGH ? near : [];
+}
+
+/** Finds flat tops in the channel that has most of them. */
+export function clipping({ sampleRate, channels }: TakeShape): Stage<Clipping | null> {
+  const margin = REACH + LONGEST;
+  const each = Array.from({ length: channels }, () => ({
+    kept: new Float32Array(0),
+    start: 0,
+    done: 0,
+    last: 0,
+    peak: 0,
+    tops: [] as Top[],
+  }));
+  const look = (one: (typeof each)[number], samples: Float32Array, tops: Float32Array, last: boolean) => {
+    one.peak = tops.reduce((a, b) => (b > a ? b : a), one.peak);
+    const all = new Float32Array(one.kept.length + samples.length);
+    all.set(one.kept);
+    all.set(samples, one.kept.length);
+    const from = one.done - one.start;
+    const to = last ? all.length : Math.max(from, all.length - margin);
+    const found = (at: number, level: number) => one.tops.push({ at: one.start + at, level });
+    const least = Math.max(LEAST, one.peak * NEAR_TOP);
+    // A piece in which nothing comes near the top is passed over.
+    const quiet = Math.max(one.last, ...tops) < least;
+    one.done = one.start + (quiet ? to : flatTops(all, [from, to], least, found));
+    one.last = Math.max(0, ...tops);
+    const keep = Math.max(0, Math.min(all.length, one.done - one.start) - REACH);
+    one.kept = all.slice(keep);
+    one.start += keep;
+  };
+  return {
+    push: (piece, tops) => {
+      each.forEach((one, i) => look(one, piece[i] as Float32Array, tops[i] as Float32Array, false));
+    },
+    finish: () => {
+      each.forEach((one) => look(one, new Float32Array(0), new Float32Array(0), true));
+      const cut = each.map(({ tops, peak }) => ceilingOf(tops, peak));
+      const channel = cut.reduce((best, tops, i) => (tops.length > (cut[best]?.length ?? 0) ? i : best), 0);
+      const tops = cut[channel] ?? [];
+      if (tops.length === 0) return null;
+      const sorted = tops.map(({ level }) => level).sort((a, b) => a - b);
+      return {
+        count: tops.length,
+        ceilingDbfs: amplitudeToDb(sorted[sorted.length >> 1] ?? 0),
+        channel,
+        atSeconds: tops.slice(0, MARKS).map(({ at }) => at / sampleRate),
+      };
+    },
+  };
+}

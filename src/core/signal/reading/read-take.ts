@@ -1,0 +1,283 @@
+import type { Origin } from '../../checks/finding';
+import type { Measures } from '../measure';
+import type { TakeFinding } from './finding';
+
+const ours = (text: string): Origin => ({ kind: 'our own', text: `our own limit: ${text}` });
+const practice = (text: string): Origin => ({ kind: 'common practice', text });
+
+/** Mean of speech under which nothing was recorded to speak of, dBFS. */
+const SILENT = -65;
+/** EBU R 128: the most of a true peak. */
+const HOTTEST = -1;
+/** Peaks under this are too low to be lifted without their noise, dBFS: 18 dB under the usual target of −12. */
+const QUIETEST = -30;
+/** Speech over its pauses, dB. */
+const SNR = 30;
+/** Hum and whine are heard from so far under speech, dB. */
+const HEARD_UNDER = 50;
+/** Sides apart, ms: the first notch of their sum comes under 1 kHz. */
+const APART = 0.5;
+/** The upper end of a telephone’s band and of a headset class at its widest, Hz. */
+const NARROW = 7200;
+/** A rise of the noise within pauses, dB. */
+const RISE = 6;
+/** An offset as a share of full scale: −40 dBFS. */
+const OFFSET = 0.01;
+/** One click may be a lip. */
+const CLICKS = 2;
+
+type Reader = (m: Measures, speech: number) => TakeFinding | undefined;
+
+const clips: Reader = ({ clipping }) =>
+  clipping
+    ? {
+        code: 'take-clips',
+        severity: 'spoils',
+        values: [
+          { name: 'flat tops at', value: clipping.ceilingDbfs, unit: 'dBFS' },
+          { name: 'how many', value: clipping.count, unit: '' },
+        ],
+        origin: practice('three samples on one level are a clipped top'),
+        atSeconds: clipping.atSeconds,
+      }
+    : undefined;
+
+const hot: Reader = ({ truePeakDbtp, clipping }) => {
+  const peak = Math.max(...truePeakDbtp);
+  return peak > HOTTEST && !clipping
+    ? {
+        code: 'take-hot',
+        severity: 'note',
+        values: [{ name: 'true peak', value: peak, unit: 'dBFS' }],
+        limit: { value: HOTTEST, unit: 'dBFS', is: 'at most' },
+        origin: { kind: 'standard', text: 'EBU R 128: at most −1 dBTP' },
+      }
+    : undefined;
+};
+
+const quiet: Reader = ({ levels }) => {
+  const peak = Math.max(...levels.map((l) => l.samplePeakDbfs));
+  return peak < QUIETEST
+    ? {
+        code: 'take-quiet',
+        severity: 'spoils',
+        values: [{ name: 'peaks', value: peak, unit: 'dBFS' }],
+        limit: { value: QUIETEST, unit: 'dBFS', is: 'at least' },
+        origin: ours('18 dB under the usual target of −12 dBFS'),
+      }
+    : undefined;
+};
+
+const noisy: Reader = ({ pauses, hum }, speech) => {
+  const whole = pauses.find((p) => p.activeDbfs === speech)?.floorDbfs;
+  if (whole === undefined) return undefined;
+  // What is hum is told as hum.
+  const rest = 10 ** (whole / 10) - (hum ? 10 ** (hum.levelDbfs / 10) : 0);
+  const floor = rest > 0 ? 10 * Math.log10(rest) : -Infinity;
+  if (speech - floor >= SNR) return undefined;
+  return {
+    code: 'take-noisy',
+    severity: 'spoils',
+    values: [
+      { name: 'speech over its pauses', value: speech - floor, unit: 'dB' },
+      { name: 'noise', value: floor, unit: 'dBFS' },
+    ],
+    limit: { value: SNR, unit: 'dB', is: 'at least' },
+    origin: ours('speech 30 dB over what is left in its pauses'),
+  };
+};
+
+const hums: Reader = ({ hum }, speech) =>
+  hum
+    ? {
+        code: 'take-hums',
+        severity: speech - hum.levelDbfs < HEARD_UNDER ? 'spoils' : 'note',
+        values: [
+          { name: 'hum', value: hum.levelDbfs, unit: 'dBFS' },
+          { name: 'mains', value: hum.fundamentalHz, unit: 'Hz' },
+          { name: 'under speech', value: speech - hum.levelDbfs, unit: 'dB' },
+        ],
+        limit: { value: speech - HEARD_UNDER, unit: 'dBFS', is: 'at most' },
+        origin: ours('50 dB under speech'),
+      }
+    : undefined;
+
+const whines: Reader = ({ whine }, speech) =>
+  whine
+    ? {
+        code: 'take-whines',
+        severity: speech - whine.levelDbfs < HEARD_UNDER ? 'spoils' : 'note',
+        values: [
+          { name: 'tone', value: whine.levelDbfs, unit: 'dBFS' },
+          { name: 'at', value: whine.hertz, unit: 'Hz' },
+        ],
+        limit: { value: speech - HEARD_UNDER, unit: 'dBFS', is: 'at most' },
+        origin: ours('50 dB under speech'),
+      }
+    : undefined;
+
+const oneSide: Reader = ({ image }) =>
+  image.kind === 'left-only' || image.kind === 'right-only'
+    ? {
+        code: 'take-one-side',
+        severity: 'spoils',
+        values: [
+          {
+            name: 'left over right',
+            value: image.leftOverRightDb ?? (image.kind === 'left-only' ? 99 : -99),
+            unit: 'dB',
+          },
+        ],
+        limit: { value: 20, unit: 'dB', is: 'at most' },
+        origin: ours('a side 20 dB under the other counts as empty'),
+      }
+    : undefined;
+
+const inverted: Reader = ({ image }) =>
+  image.kind === 'inverted'
+    ? {
+        code: 'take-inverted',
+        severity: 'spoils',
+        values: [{ name: 'correlation of the sides', value: image.correlation ?? -1, unit: '' }],
+        limit: { value: -0.9, unit: '', is: 'at least' },
+        origin: ours('under −0.9 the sides cancel where they are summed'),
+      }
+    : undefined;
+
+const sidesApart: Reader = ({ image, sideDelay }) =>
+  image.kind !== 'dual-mono' && sideDelay && Math.abs(sideDelay.delayMs) > APART
+    ? {
+        code: 'take-sides-apart',
+        severity: 'note',
+        values: [{ name: 'the right after the left', value: sideDelay.delayMs, unit: 'ms' }],
+        limit: { value: APART, unit: 'ms', is: 'at most' },
+        origin: ours('a delay whose first notch in mono lies under 1 kHz'),
+      }
+    : undefined;
+
+const echoes: Reader = ({ echo }) =>
+  echo
+    ? {
+        code: 'take-echoes',
+        severity: 'spoils',
+        values: [
+          { name: 'delay', value: echo.delayMs, unit: 'ms' },
+          { name: 'under the voice', value: -echo.levelDb, unit: 'dB' },
+        ],
+        origin: { kind: 'computed', text: 'one clear repetition in the mean cepstrum of the take' },
+      }
+    : undefined;
+
+const drops: Reader = ({ dropouts }) =>
+  dropouts.length > 0
+    ? {
+        code: 'take-drops',
+        severity: 'spoils',
+        values: [
+          { name: 'how many', value: dropouts.length, unit: '' },
+          { name: 'longest', value: Math.max(...dropouts.map((d) => d.lengthMs)), unit: 'ms' },
+        ],
+        origin: ours('sound that is cut off and back within 400 ms, 30 dB down'),
+        atSeconds: dropouts.map((d) => d.atSeconds),
+      }
+    : undefined;
+
+const clicks: Reader = ({ clicks: found }) =>
+  found.length >= CLICKS
+    ? {
+        code: 'take-clicks',
+        severity: 'spoils',
+        values: [{ name: 'how many', value: found.length, unit: '' }],
+        origin: ours('jumps 28 times over what the sound does around them'),
+        atSeconds: found,
+      }
+    : undefined;
+
+const thumps: Reader = ({ thumps: found }) =>
+  found.length > 0
+    ? {
+        code: 'take-thumps',
+        severity: 'note',
+        values: [{ name: 'how many', value: found.length, unit: '' }],
+        origin: ours('bursts under 50 Hz over −38 dBFS'),
+        atSeconds: found,
+      }
+    : undefined;
+
+const narrow: Reader = ({ band, sampleRate }) =>
+  band && (band.highHz < NARROW || sampleRate < 2 * NARROW)
+    ? {
+        code: 'take-narrow',
+        severity: 'note',
+        values: [
+          { name: 'sounds up to', value: band.highHz, unit: 'Hz' },
+          { name: 'from', value: band.lowHz, unit: 'Hz' },
+        ],
+        limit: { value: NARROW, unit: 'Hz', is: 'at least' },
+        origin: {
+          kind: 'standard',
+          text: 'ITU-T G.712 and G.722: a telephone’s band to 3.4 kHz, a wide one to 7; from memory',
+        },
+      }
+    : undefined;
+
+const pumps: Reader = ({ riseDb }) =>
+  riseDb !== null && riseDb >= RISE
+    ? {
+        code: 'take-pumps',
+        severity: 'note',
+        values: [{ name: 'noise rises in pauses by', value: riseDb, unit: 'dB' }],
+        limit: { value: RISE, unit: 'dB', is: 'at most' },
+        origin: ours('a gain that opens by 6 dB when nobody speaks'),
+      }
+    : undefined;
+
+const offset: Reader = ({ levels }) => {
+  const most = levels.map((l) => l.dcOffset).sort((a, b) => Math.abs(b) - Math.abs(a))[0] ?? 0;
+  return Math.abs(most) > OFFSET
+    ? {
+        code: 'take-offset',
+        severity: 'note',
+        values: [{ name: 'offset of full scale', value: most, unit: '' }],
+        limit: { value: OFFSET, unit: '', is: 'at most' },
+        origin: ours('−40 dBFS'),
+      }
+    : undefined;
+};
+
+const READERS: readonly Reader[] = [
+  oneSide,
+  inverted,
+  clips,
+  quiet,
+  noisy,
+  hums,
+  whines,
+  echoes,
+  drops,
+  clicks,
+  sidesApart,
+  narrow,
+  thumps,
+  pumps,
+  hot,
+  offset,
+];
+
+/** What a take shows, what spoils it first. Of a silent one nothing else is said. */
+export function readTake(m: Measures): TakeFinding[] {
+  const speech = Math.max(...m.pauses.map((p) => p.activeDbfs));
+  if (speech < SILENT) {
+    return [
+      {
+        code: 'take-silent',
+        severity: 'blocks',
+        values: [{ name: 'what sounds', value: Math.max(speech, -200), unit: 'dBFS' }],
+        limit: { value: SILENT, unit: 'dBFS', is: 'at least' },
+        origin: ours('under −65 dBFS nothing was recorded to speak of'),
+      },
+    ];
+  }
+  const found = READERS.flatMap((read) => read(m, speech) ?? []);
+  return [...found.filter((f) => f.severity !== 'note'), ...found.filter((f) => f.severity === 'note')];
+}
