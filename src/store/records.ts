@@ -1,4 +1,5 @@
 import type { PolicyNote, Rig } from '../core/rig';
+import type { Measures } from '../core/signal/measure';
 import type { Condition } from './conditions';
 
 /** A rig as stored. `cursor` counts the edits that are applied; those from `oldest` to `newest` can be walked. */
@@ -38,4 +39,41 @@ export interface StoredPolicy extends PolicyNote {
 export interface MetaRecord {
   readonly key: string;
   readonly value: string;
+}
+
+/** How a take came: recorded here, from a file, or made by the stand-in. */
+export type TakeOrigin = 'recorded' | 'file' | 'stand-in';
+
+/** A stretch of a guided take: what was asked for in it. */
+export interface Stretch {
+  readonly asked: string;
+  /** Placed part that it is about. */
+  readonly part?: string;
+  /** Seconds. */
+  readonly from: number;
+  readonly to: number;
+}
+
+/** A test take as kept. Its sound, where it is kept, lies in parts: 16 bits, channels woven. */
+export interface TakeRecord {
+  readonly id: string;
+  readonly name: string;
+  readonly at: number;
+  readonly origin: TakeOrigin;
+  /** The rig that it tests, and the recorder there. */
+  readonly rig?: string;
+  readonly recorder?: string;
+  readonly sampleRate: number;
+  readonly channels: number;
+  /** Absent while it is being recorded, and of one that was broken off until it is read again. */
+  readonly measures?: Measures;
+  /** Bytes of sound that are kept. */
+  readonly bytes: number;
+  readonly stretches?: readonly Stretch[];
+}
+
+export interface TakePart {
+  readonly take: string;
+  readonly n: number;
+  readonly samples: ArrayBuffer;
 }

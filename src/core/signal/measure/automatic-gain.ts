@@ -1,15 +1,14 @@
 import { powerToDb, quantile } from './decibels';
-import { pausesOf, windowed } from './pauses';
+import { pausesOf } from './pauses';
 
 /** Tenths of a second: the shortest pause in which a rise can be seen, its beginning that is left to the room, and what is compared. */
 const [SHORTEST, DECAY, COMPARED] = [12, 3, 3];
 /** How far under speech a pause lies, dB. */
 const UNDER = 12;
 
-/** How far the noise rises within long pauses, dB, at the median: an automatic gain opens when nobody speaks. None without such a pause. */
-export function riseInPauses(powers: Float32Array): number | null {
-  const windows = windowed(powers);
-  const most = 10 ** ((pausesOf(powers).activeDbfs - UNDER) / 10);
+/** How far the noise rises within long pauses, dB, at the median, from windows of a tenth of a second: an automatic gain opens when nobody speaks. None without such a pause. */
+export function riseInPauses(windows: Float32Array): number | null {
+  const most = 10 ** ((pausesOf(windows).activeDbfs - UNDER) / 10);
   const rises: number[] = [];
   const mean = (from: number, to: number) =>
     windows.subarray(from, to).reduce((a, b) => a + b, 0) / (to - from);

@@ -9,7 +9,7 @@ export interface Echo {
 }
 
 /** Earlier is the voice’s own pitch, later is another word, ms. */
-const [EARLIEST, LATEST] = [25, 1000];
+const [EARLIEST, LATEST] = [30, 1000];
 /** Where a call carries speech, Hz. */
 const [LOW, HIGH] = [300, 3400];
 /** A peak of the cepstrum over its own spread, and the weakest echo that is told, dB. Our own. */

@@ -1,5 +1,5 @@
 import type { Envelope } from './levels';
-import { pausesOf, windowed } from './pauses';
+import { pausesOf, windowed, windowPowers } from './pauses';
 
 /** How the two sides stand to one another. */
 export type ImageKind = 'mono' | 'dual-mono' | 'stereo' | 'left-only' | 'right-only' | 'inverted';
@@ -20,9 +20,12 @@ const NOISE_ALONE = 4;
 const [SAME, OPPOSITE] = [0.985, -0.9];
 
 /** Reads the image from the milliseconds of the first two channels. */
-export function imageOf({ channels, cross }: Envelope): Image {
-  const [left, right] = channels;
-  if (!left || !right || !cross) return { kind: 'mono', correlation: null, leftOverRightDb: null };
+export function imageOf(envelope: Envelope): Image {
+  const { channels, means, cross } = envelope;
+  const [a, b] = means;
+  if (channels.length < 2 || !a || !b || !cross)
+    return { kind: 'mono', correlation: null, leftOverRightDb: null };
+  const [left, right] = [windowPowers(envelope, 0), windowPowers(envelope, 1)];
   const [l, r] = [left, right].map(pausesOf) as [ReturnType<typeof pausesOf>, ReturnType<typeof pausesOf>];
   const difference = l.activeDbfs - r.activeDbfs;
   const leftOverRightDb = Number.isFinite(difference) ? difference : null;
@@ -34,14 +37,13 @@ export function imageOf({ channels, cross }: Envelope): Image {
     return { kind: 'dual-mono', correlation: null, leftOverRightDb };
   if (isEmpty(r, difference)) return { kind: 'left-only', correlation: null, leftOverRightDb };
   if (isEmpty(l, -difference)) return { kind: 'right-only', correlation: null, leftOverRightDb };
-  const correlation = correlationOf(left, right, cross);
+  const correlation = correlationOf(left, right, windowed(cross, a, b));
   const kind = correlation >= SAME ? 'dual-mono' : correlation <= OPPOSITE ? 'inverted' : 'stereo';
   return { kind, correlation, leftOverRightDb };
 }
 
 /** Of the windows that are within 20 dB of the loudest. */
-function correlationOf(left: Float32Array, right: Float32Array, cross: Float32Array): number {
-  const [l, r, c] = [windowed(left), windowed(right), windowed(cross)];
+function correlationOf(l: Float32Array, r: Float32Array, c: Float32Array): number {
   const least = l.reduce((most, p, i) => Math.max(most, p + (r[i] as number)), 0) / 100;
   let [ll, rr, lr] = [0, 0, 0];
   l.forEach((p, i) => {

@@ -15,6 +15,8 @@ export interface Envelope {
   /** Samples to one value. */
   readonly hop: number;
   readonly channels: readonly Float32Array[];
+  /** Mean sample of each: what stands still within a tenth of a second is no sound. */
+  readonly means: readonly Float32Array[];
   /** Mean of left times right. */
   readonly cross?: Float32Array;
   /** Largest and least sample of every fiftieth of a second, all channels, for drawing. */
@@ -56,17 +58,14 @@ function productOf(l: Float32Array, r: Float32Array, from: number, to: number): 
   return sum;
 }
 
-/** What stands still is no sound: its power is taken off. */
-const without = (powers: Float32Array, still: number): Float32Array =>
-  powers.map((p) => Math.max(0, p - still));
-
 /** A channel as it grows. */
 function channelLevel(hop: number) {
-  const [powers, outline] = [growing(), growing()];
+  const [powers, means, outline] = [growing(), growing(), growing()];
   const out = new Float64Array(4);
   let [sum, squares, peak, low, high, hops] = [0, 0, 0, 0, 0, 0];
   return {
     powers,
+    means,
     outline,
     /** Gives back the tops of the hops. */
     push(x: Float32Array): Float32Array {
@@ -81,6 +80,7 @@ function channelLevel(hop: number) {
         [low, high] = [Math.min(low, lowest), Math.max(high, highest)];
         if (to - from < hop) continue;
         powers.add((out[SQUARES] as number) / hop);
+        means.add((out[SUM] as number) / hop);
         hops += 1;
         if (hops % OUTLINE_MS !== 0) continue;
         outline.add(low);
@@ -116,15 +116,14 @@ export function levels({ sampleRate, channels }: TakeShape) {
       return each.map((one, channel) => one.push(piece[channel] as Float32Array));
     },
     finish(): Levels {
-      const means = each.map((one) => one.level(samples).dcOffset);
-      const [left = 0, right = 0] = means;
       return {
         samples,
         channels: each.map((one) => one.level(samples)),
         envelope: {
           hop,
-          channels: each.map(({ powers }, channel) => without(powers.all(), (means[channel] as number) ** 2)),
-          ...(channels > 1 && { cross: products.all().map((p) => p - left * right) }),
+          channels: each.map(({ powers }) => powers.all()),
+          means: each.map(({ means }) => means.all()),
+          ...(channels > 1 && { cross: products.all() }),
           outline: { hop: hop * OUTLINE_MS, channels: each.map(({ outline }) => outline.all()) },
         },
       };

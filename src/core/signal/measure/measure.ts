@@ -10,7 +10,7 @@ import { humOf, type Hum } from './hum';
 import { imageOf, type Image } from './image';
 import { levels, type ChannelLevel, type Envelope, type Levels } from './levels';
 import { loudness, type Loudness } from './loudness';
-import { pausesOf, type Pauses } from './pauses';
+import { pausesOf, windowPowers, type Pauses } from './pauses';
 import { powerSpectrum } from './power-spectrum';
 import { quietest } from './quietest';
 import { sideDelay, type SideDelay } from './sides';
@@ -114,7 +114,7 @@ function lower(sampleRate: number) {
     },
     /** `floor`: mean square of the pauses. Where none lasts for a frame, a voice stands in them all, and nothing is said. */
     hum: (floor: number | undefined) =>
-      floor !== undefined && quiet.level() > SPOKEN_IN * floor
+      floor !== undefined && quiet.level(STEADY) > SPOKEN_IN * floor
         ? null
         : humOf(quiet.spectrum(STEADY)?.map(level), rate / MAINS),
     thumps: thumps.finish,
@@ -184,7 +184,8 @@ type Each = readonly {
 
 /** What is read off the channels in the end: of the loudest, but for hum, which may lie on the other. */
 function readOff(each: Each, { envelope }: Levels, { roughness }: Jumps, shape: TakeShape) {
-  const pauses = envelope.channels.map(pausesOf);
+  const windows = envelope.channels.map((_, channel) => windowPowers(envelope, channel));
+  const pauses = windows.map(pausesOf);
   const main = pauses.reduce(
     (best, p, i) => (p.activeDbfs > (pauses[best]?.activeDbfs ?? -Infinity) ? i : best),
     0,
@@ -206,7 +207,7 @@ function readOff(each: Each, { envelope }: Levels, { roughness }: Jumps, shape: 
     image: imageOf(envelope),
     dropouts: gapsOf({ powers, rough, active }, (envelope.hop / shape.sampleRate) * 1000),
     thumps: each[main]?.low.thumps() ?? [],
-    riseDb: riseInPauses(powers),
+    riseDb: riseInPauses(windows[main] ?? new Float32Array()),
     spectrum,
   };
 }

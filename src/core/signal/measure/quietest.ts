@@ -5,8 +5,8 @@ export interface Quietest {
   readonly offer: (frame: Float32Array) => void;
   /** By bin, the value under which `share` of them lie, of no more than a fifth of all frames; undefined where none was kept. */
   readonly spectrum: (share: number) => Float32Array | undefined;
-  /** Mean square of them. */
-  readonly level: () => number;
+  /** The mean square under which `share` of them lie. */
+  readonly level: (share: number) => number;
 }
 
 /** Of a short take only so many frames are pauses. Our own. */
@@ -45,6 +45,9 @@ export function quietest(many: number, transform: (frame: Float32Array) => Float
         return column[Math.min(frames.length - 1, Math.floor(share * frames.length))] as number;
       });
     },
-    level: () => used().reduce((sum, { energy }) => sum + energy / size, 0) / Math.max(1, used().length),
+    level: (share) => {
+      const frames = used();
+      return (frames[Math.min(frames.length - 1, Math.floor(share * frames.length))]?.energy ?? 0) / size;
+    },
   };
 }

@@ -68,11 +68,12 @@ const quiet: Reader = ({ levels }) => {
     : undefined;
 };
 
-const noisy: Reader = ({ pauses, hum }, speech) => {
+const noisy: Reader = ({ pauses, hum, whine }, speech) => {
   const whole = pauses.find((p) => p.activeDbfs === speech)?.floorDbfs;
   if (whole === undefined) return undefined;
-  // What is hum is told as hum.
-  const rest = 10 ** (whole / 10) - (hum ? 10 ** (hum.levelDbfs / 10) : 0);
+  // What is hum or a tone is told as such.
+  const tones = [hum, whine].reduce((sum, tone) => sum + (tone ? 10 ** (tone.levelDbfs / 10) : 0), 0);
+  const rest = 10 ** (whole / 10) - tones;
   const floor = rest > 0 ? 10 * Math.log10(rest) : -Infinity;
   if (speech - floor >= SNR) return undefined;
   return {

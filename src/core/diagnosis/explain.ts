@@ -1,0 +1,115 @@
+import { allFacts } from '../engine';
+import { applyEdit, type Rig, type RigEdit } from '../rig';
+import { singleChanges } from './changes';
+import type { Features } from './features';
+import { predict } from './predict';
+
+/** What would make the take as it is: the rig as laid out, or one of these changes, which all predict the same. */
+export interface Explanation {
+  /** None: the rig as it is laid out. */
+  readonly edits: readonly RigEdit[];
+  readonly predicted: Features;
+  /** How far it lies from what was measured; 0 is the same. */
+  readonly distance: number;
+}
+
+export interface Reading {
+  readonly predicted: Features;
+  readonly measured: Features;
+  /** Nearest first. */
+  readonly explanations: readonly Explanation[];
+  /** How many single changes were worked out. */
+  readonly tried: number;
+}
+
+/** A change must come nearer than the rig as laid out by this. */
+const A_CHANGE_COSTS = 1;
+/** An echo under this may be missed in a take, dB. */
+const FAINT_ECHO = -20;
+/** Explanations that predict the same within this are one. */
+const SAME = 0.05;
+
+/** What lies under this is nothing to a file of 16 bits, dBFS. */
+const NOTHING = -96;
+
+const between = (a: number, b: number, unit: number, most: number): number => {
+  const [x, y] = [Math.max(a, NOTHING), Math.max(b, NOTHING)];
+  return Math.min(most, Math.abs(x - y) / unit);
+};
+
+/** Sides: the same word; a mono file and two equal sides say the same. */
+function imageDistance(a: Features['image'], b: Features['image']): number {
+  const same = (x: Features['image']) => (x === 'dual-mono' ? 'mono' : x);
+  return same(a) === same(b) ? 0 : 12;
+}
+
+function echoDistance(a: Features['echo'], b: Features['echo']): number {
+  // One so weak may go unnoticed.
+  if (!a || !b) return a === b ? 0 : (a ?? b ?? { levelDb: 0 }).levelDb < FAINT_ECHO ? 1.5 : 8;
+  return Math.min(8, Math.abs(a.delayMs - b.delayMs) / 40 + Math.abs(a.levelDb - b.levelDb) / 6);
+}
+
+/** Noise: the room may add to what the gear alone has, and is there in every take. */
+const noiseDistance = (predicted: number | null, measured: number | null): number =>
+  predicted === null || measured === null
+    ? 0
+    : measured < predicted
+      ? between(predicted, measured, 4, 8)
+      : between(predicted, measured, 8, 5);
+
+/** Hum is there or not; how loud is typical, within ten dB. */
+function humDistance(predicted: number, measured: number): number {
+  const [a, b] = [predicted > -90, measured > -90];
+  if (a !== b) return Math.min(6, Math.max(predicted, measured) > -75 ? 6 : 2);
+  return a ? between(predicted, measured, 8, 4) : 0;
+}
+
+function clipDistance(predicted: Features, measured: Features): number {
+  const [a, b] = [predicted.ceiling, measured.ceiling];
+  if ((a === null) !== (b === null)) return predicted.over > -3 && predicted.over < 3 ? 3 : 8;
+  return a !== null && b !== null ? between(a, b, 1.5, 8) : 0;
+}
+
+/** How far two takes lie apart. Weights are our own: what anybody hears counts more than a few dB. */
+export function distanceOf(predicted: Features, measured: Features): number {
+  const silent = predicted.image === 'silent' || measured.image === 'silent';
+  if (silent) return predicted.image === measured.image ? 0 : 30;
+  return (
+    imageDistance(predicted.image, measured.image) +
+    between(predicted.active, measured.active, 2, 12) +
+    noiseDistance(predicted.noise, measured.noise) +
+    humDistance(predicted.hum, measured.hum) +
+    clipDistance(predicted, measured) +
+    echoDistance(predicted.echo, measured.echo)
+  );
+}
+
+const isSame = (a: Features, b: Features): boolean => distanceOf(a, b) < SAME && distanceOf(b, a) < SAME;
+
+/**
+ * Compares a take with what the rig predicts, and with what it would predict with each single setting or joint changed. The nearest come first;
+ * changes that predict the same cannot be told apart by a take and are one explanation.
+ */
+export function explain(rig: Rig, recorder: string, measured: Features): Reading {
+  const features = (edit?: RigEdit): Features | undefined => {
+    const changed = edit ? applyEdit(rig, edit) : rig;
+    return changed && predict(allFacts(changed)[0], recorder);
+  };
+  const predicted = features() as Features;
+  const found: { edits: RigEdit[]; predicted: Features; distance: number }[] = [
+    { edits: [], predicted, distance: distanceOf(predicted, measured) },
+  ];
+  const changes = singleChanges(rig);
+  for (const edit of changes) {
+    const one = features(edit);
+    if (!one) continue;
+    const alike = found.find((f) => isSame(f.predicted, one));
+    if (alike) {
+      // What changes nothing explains nothing.
+      if (alike.edits.length > 0) alike.edits.push(edit);
+    } else
+      found.push({ edits: [edit], predicted: one, distance: distanceOf(one, measured) + A_CHANGE_COSTS });
+  }
+  found.sort((a, b) => a.distance - b.distance);
+  return { predicted, measured, explanations: found, tried: changes.length };
+}

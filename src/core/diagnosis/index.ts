@@ -1,0 +1,6 @@
+export type { Explanation, Reading } from './explain';
+export { distanceOf, explain } from './explain';
+export type { Features } from './features';
+export { featuresOf } from './from-take';
+export { predict } from './predict';
+export { singleChanges } from './changes';

@@ -1,0 +1,23 @@
+import type { Reading } from '../core/diagnosis';
+import type { Rig } from '../core/rig';
+import type { Measures } from '../core/signal/measure';
+import type { WavHead } from '../core/signal/files';
+
+/** A take that was read, or why not, in one line without the file’s name. */
+export type TakeRead =
+  | { readonly ok: true; readonly measures: Measures; readonly mended: WavHead['mended'] }
+  | { readonly ok: false; readonly says: string };
+
+/** What the page asks of the thread that listens. */
+export interface TakeProtocol {
+  /** Measures a file, telling the share that is done; WAV by itself, other files by the browser’s decoders. `keep` is given the sound, 16 bits, woven. */
+  measureFile(
+    file: Blob,
+    tell: (share: number) => void,
+    keep?: (samples: ArrayBuffer) => Promise<void>,
+  ): Promise<TakeRead>;
+  /** Compares what was measured with what a rig predicts at one of its recorders. */
+  explain(rig: Rig, recorder: string, measures: Measures): Reading;
+  /** A WAV file of what a rig would deliver to a recorder: a stand-in. */
+  simulate(rig: Rig, recorder: string, seed: number): Blob;
+}
