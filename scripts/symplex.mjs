@@ -19,7 +19,7 @@ symplex plan REQUEST.json [--json]  the best proved chains for a request
 symplex levels RIG.json [--target DB] [--json | --csv]  levels, noise and the best settings
 symplex power RIG.json [--json]                supply, run time, hum, the order of plugging
 symplex returns RIG.json [--json]              who hears whom, how late, the sends of a mix-minus
-symplex soundcheck TAKE.wav [--json]            what a test take shows
+symplex soundcheck TAKE.wav [--rig RIG.json] [--json]  what a test take shows
 symplex spice RIG.json        its circuit as a netlist that ngspice runs in batch
 symplex bench                 how long the engine takes on this machine`;
 

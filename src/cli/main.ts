@@ -15,7 +15,7 @@ import { powerText } from './power-text';
 import { returnsReport } from '../core/files/returns-report';
 import { returnsText } from './returns-text';
 import { planText } from './plan-text';
-import { soundcheck } from './soundcheck';
+import { soundcheck, type Against } from './soundcheck';
 import { takeText } from './take-text';
 import { textReport } from './text-report';
 
@@ -45,7 +45,7 @@ async function loadRig(path: string): Promise<Rig> {
 type Flags = ReadonlyMap<string, string | undefined>;
 
 /** Options that the next word belongs to. */
-const WITH_VALUE: readonly string[] = ['--fixes', '--target'];
+const WITH_VALUE: readonly string[] = ['--fixes', '--target', '--rig', '--recorder'];
 
 /** Apart: the options, and what is left. */
 function readArguments(args: readonly string[]): { flags: Flags; words: readonly string[] } {
@@ -121,12 +121,30 @@ async function returns(path: string | undefined, flags: Flags): Promise<string> 
   return flags.has('--json') ? JSON.stringify(report, null, 2) : returnsText(report);
 }
 
-const SOUNDCHECK_USAGE = 'symplex soundcheck TAKE.wav [--json]';
+const SOUNDCHECK_USAGE = 'symplex soundcheck TAKE.wav [--rig RIG.json] [--recorder ID] [--json]';
+
+/** The rig that a take is held against; its first recorder unless another is named. */
+async function againstOf(flags: Flags): Promise<Against | undefined> {
+  if (!flags.has('--rig')) return undefined;
+  const path = flags.get('--rig');
+  if (path === undefined) throw new BadInput(`--rig takes a file: ${SOUNDCHECK_USAGE}`);
+  const rig = await loadRig(path).catch((error: unknown) => {
+    throw error instanceof BadInput ? new BadInput(`--rig ${path}: ${error.message}`) : error;
+  });
+  const { recorders } = rig.purpose;
+  const recorder = flags.get('--recorder') ?? recorders[0];
+  if (recorder === undefined || !recorders.includes(recorder)) {
+    throw new BadInput(
+      `--recorder ${oneLine(recorder ?? '')} is no recorder of ${path}: ${recorders.length === 0 ? 'it has none' : recorders.join(', ')}`,
+    );
+  }
+  return { rig, recorder };
+}
 
 async function soundchecked(path: string | undefined, flags: Flags): Promise<string> {
   if (path === undefined) throw new BadInput(`say which take: ${SOUNDCHECK_USAGE}`);
-  refuseOthers(flags, ['--json'], SOUNDCHECK_USAGE);
-  const report = await soundcheck(path, (says) => new BadInput(says));
+  refuseOthers(flags, ['--json', '--rig', '--recorder'], SOUNDCHECK_USAGE);
+  const report = await soundcheck(path, (says) => new BadInput(says), await againstOf(flags));
   return flags.has('--json') ? JSON.stringify(report, null, 2) : takeText(report);
 }
 

@@ -1,5 +1,8 @@
 import { open } from 'node:fs/promises';
 import { takeReport, type TakeReport } from '../core/files/take-report';
+import { readingReport, type ReadingReport } from '../core/files/reading-report';
+import { explain, featuresOf } from '../core/diagnosis';
+import type { Rig } from '../core/rig';
 import { wavFeed } from '../core/signal/files';
 import { measuring } from '../core/signal/measure';
 import { sayWavProblem } from '../core/words/say-take';
@@ -7,8 +10,20 @@ import { sayWavProblem } from '../core/words/say-take';
 /** Bytes that are read at a time. */
 const CHUNK = 1 << 18;
 
-/** Measures a WAV file, piece by piece. Throws what `refuse` makes of what is wrong with it. */
-export async function soundcheck(path: string, refuse: (says: string) => Error): Promise<TakeReport> {
+export type SoundcheckReport = TakeReport & { readonly reading?: ReadingReport };
+
+/** A rig that a take is held against, at one of its recorders. */
+export interface Against {
+  readonly rig: Rig;
+  readonly recorder: string;
+}
+
+/** Measures a WAV file, piece by piece, and holds it against a rig. Throws what `refuse` makes of what is wrong with it. */
+export async function soundcheck(
+  path: string,
+  refuse: (says: string) => Error,
+  against?: Against,
+): Promise<SoundcheckReport> {
   const file = await open(path).catch((error: unknown) => {
     throw refuse(`cannot be read: ${error instanceof Error ? error.message : String(error)}`);
   });
@@ -31,7 +46,11 @@ export async function soundcheck(path: string, refuse: (says: string) => Error):
     const end = feed.finish();
     if (!end.ok) throw refuse(sayWavProblem(end.problem));
     if (!measure) throw refuse('holds no samples');
-    return takeReport(measure.finish(), end.head.mended);
+    const measures = measure.finish();
+    const report = takeReport(measures, end.head.mended);
+    if (!against) return report;
+    const { rig, recorder } = against;
+    return { ...report, reading: readingReport(rig, recorder, explain(rig, recorder, featuresOf(measures))) };
   } finally {
     await file.close();
   }

@@ -13,7 +13,8 @@ export const MOST_FIXES_MS = 10_000;
 const script = process.env.SYMPLEX_THREAD;
 const threads = script === undefined ? undefined : new Threads(script);
 
-const respond = ({ status, type, body }: Answer): Response =>
+/** An answer as it goes out over HTTP. */
+export const respond = ({ status, type, body }: Answer): Response =>
   new Response(body, {
     status,
     headers: { 'Content-Type': type, 'Cache-Control': 'no-store' },

@@ -91,6 +91,22 @@ const PATHS = {
       operationId: 'returns',
     },
   },
+  '/api/soundcheck': {
+    post: {
+      summary: 'What a test take shows',
+      operationId: 'soundcheck',
+      requestBody: {
+        required: true,
+        description: 'A WAV file, read as it comes; at most 400 MB.',
+        ...content('audio/wav', { type: 'string', format: 'binary' }),
+      },
+      responses: {
+        200: { description: 'The answer.', ...content('application/json', refTo('TakeReport')) },
+        400: REFUSALS[400],
+        413: refused('The take is larger than 400 MB.'),
+      },
+    },
+  },
   '/api/plan': {
     post: {
       ...asks('The best proved chains for a request', 'Request', refTo('PlanReport')),

@@ -219,6 +219,60 @@ const Route = object({
   rig: ref('Rig'),
 });
 
+const perChannel = listOf(nullable('number'));
+const TakeReport = object({
+  sampleRate: number,
+  channels: number,
+  durationSeconds: number,
+  integratedLufs: nullable('number'),
+  loudnessRangeLu: number,
+  momentaryMaxLufs: nullable('number'),
+  shortTermMaxLufs: nullable('number'),
+  truePeakDbtp: perChannel,
+  samplePeakDbfs: perChannel,
+  rmsDbfs: perChannel,
+  dcOffset: listOf(number),
+  activeDbfs: nullable('number'),
+  noiseFloorDbfs: nullable('number'),
+  snrDb: nullable('number'),
+  clipping: object({ count: number, ceilingDbfs: nullable('number') }),
+  hum: orNull(
+    object({
+      fundamentalHz: { enum: [50, 60] },
+      levelDbfs: number,
+      kind: { enum: ['hum', 'buzz'] },
+      lines: listOf(object({ hertz: number, levelDbfs: number })),
+    }),
+  ),
+  whine: orNull(object({ hertz: number, levelDbfs: number })),
+  band: orNull(object({ lowHz: number, highHz: number })),
+  image: object({
+    kind: { enum: ['mono', 'dual-mono', 'stereo', 'left-only', 'right-only', 'inverted'] },
+    correlation: nullable('number'),
+    leftOverRightDb: nullable('number'),
+    delayMs: nullable('number'),
+  }),
+  echo: orNull(object({ delayMs: number, levelDb: number })),
+  dropouts: listOf(object({ atSeconds: number, lengthMs: number })),
+  clicks: listOf(number),
+  thumps: listOf(number),
+  noiseRiseDb: nullable('number'),
+  mended: listOf({ enum: ['length', 'cut-short'] }),
+  findings: listOf(
+    object({
+      code: text,
+      severity,
+      values: listOf(object({ name: text, value: nullable('number'), unit: text })),
+      limit: { type: ['object', 'null'] },
+      source: object({ kind: text, text }),
+      atSeconds: listOf(number),
+      title: text,
+      says: text,
+    }),
+  ),
+  says: listOf(text),
+});
+
 const found = { findings: listOf(ref('Finding')), wayOut: orNull(ref('WayOut')), whyNot: nullable('string') };
 
 /** The answers, as far as a client may lean on them. */
@@ -266,6 +320,7 @@ export const REPORT_SCHEMAS: Readonly<Record<string, Schema>> = {
     cautions: listOf(text),
   }),
   ReturnsReport: object({ rig: text, ...returns }),
+  TakeReport,
   FixesReport: object({ rig: text, verdict, ...found }),
   PlanReport: object({
     routes: listOf(ref('Route')),

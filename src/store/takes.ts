@@ -16,6 +16,26 @@ export async function keepPart(take: string, n: number, samples: ArrayBuffer): P
   });
 }
 
+/** Keeps a part of a take that is put only when it has been read to its end; see `sweepParts`. */
+export async function keepLoosePart(take: string, n: number, samples: ArrayBuffer): Promise<void> {
+  await database.takeParts.put({ take, n, samples });
+}
+
+/** Takes a file’s take in, with all that was measured. */
+export async function putTake(take: TakeRecord): Promise<void> {
+  await database.takes.put(take);
+}
+
+/** Forgets parts whose take never came: the tab that read them was closed. To be called while nobody reads. */
+export async function sweepParts(): Promise<void> {
+  await database.transaction('rw', database.takes, database.takeParts, async () => {
+    const have = new Set(await database.takes.toCollection().primaryKeys());
+    const owners = (await database.takeParts.orderBy('take').uniqueKeys()) as string[];
+    for (const take of owners)
+      if (!have.has(take)) await database.takeParts.where('take').equals(take).delete();
+  });
+}
+
 /** Changes what is known of a take; nothing where it was deleted meanwhile. */
 export async function changeTake(id: string, change: Partial<Omit<TakeRecord, 'id'>>): Promise<void> {
   await database.takes.update(id, change);

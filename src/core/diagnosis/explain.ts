@@ -26,6 +26,8 @@ export interface Reading {
 const A_CHANGE_COSTS = 1;
 /** An echo under this may be missed in a take, dB. */
 const FAINT_ECHO = -20;
+/** A change of less than this in what a take shows is no other take. */
+const HEARD = 0.5;
 /** Explanations that predict the same within this are one. */
 const SAME = 0.05;
 
@@ -102,13 +104,11 @@ export function explain(rig: Rig, recorder: string, measured: Features): Reading
   const changes = singleChanges(rig);
   for (const edit of changes) {
     const one = features(edit);
-    if (!one) continue;
-    const alike = found.find((f) => isSame(f.predicted, one));
-    if (alike) {
-      // What changes nothing explains nothing.
-      if (alike.edits.length > 0) alike.edits.push(edit);
-    } else
-      found.push({ edits: [edit], predicted: one, distance: distanceOf(one, measured) + A_CHANGE_COSTS });
+    // What changes nothing that is heard explains nothing.
+    if (!one || distanceOf(one, predicted) < HEARD) continue;
+    const alike = found.find((f) => f.edits.length > 0 && isSame(f.predicted, one));
+    if (alike) alike.edits.push(edit);
+    else found.push({ edits: [edit], predicted: one, distance: distanceOf(one, measured) + A_CHANGE_COSTS });
   }
   found.sort((a, b) => a.distance - b.distance);
   return { predicted, measured, explanations: found, tried: changes.length };

@@ -1,6 +1,10 @@
 /** Lets the browser save a text under a name. */
-export function saveFile(name: string, text: string, type = 'application/json'): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+export const saveFile = (name: string, text: string, type = 'application/json'): void =>
+  saveBlob(name, new Blob([text], { type }));
+
+/** The same of anything. */
+export function saveBlob(name: string, blob: Blob): void {
+  const url = URL.createObjectURL(blob);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

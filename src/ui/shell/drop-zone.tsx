@@ -1,10 +1,11 @@
 'use client';
 import { useEffect, useState } from 'react';
+import { dropReceiver } from '../shared/dropped-file';
 import { importRigFile } from '../shared/import-rig';
 
 const bringsFile = (event: DragEvent) => event.dataTransfer?.types.includes('Files') ?? false;
 
-/** Takes a rig file dropped anywhere on the page. */
+/** Takes a file dropped anywhere on the page: a rig, or what the view shown takes. */
 export function DropZone() {
   const [over, setOver] = useState(false);
   useEffect(() => {
@@ -21,7 +22,10 @@ export function DropZone() {
       event.preventDefault();
       setOver(false);
       const file = event.dataTransfer?.files[0];
-      if (file) void importRigFile(file);
+      if (!file) return;
+      const receive = dropReceiver();
+      if (receive) receive(file);
+      else void importRigFile(file);
     };
     window.addEventListener('dragover', drag);
     window.addEventListener('dragleave', leave);
@@ -35,7 +39,7 @@ export function DropZone() {
   if (!over) return null;
   return (
     <div className="bg-paper/90 pointer-events-none fixed inset-3 z-30 grid place-items-center rounded-2xl border-4 border-dashed border-[var(--sea)] text-2xl font-bold">
-      Drop the rig file here
+      {dropReceiver() ? 'Drop the sound here' : 'Drop the rig file here'}
     </div>
   );
 }

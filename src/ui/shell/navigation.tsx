@@ -11,6 +11,7 @@ import { RigList } from './rig-list';
 const VIEWS = [
   { href: '/', name: 'Bench' },
   { href: '/route', name: 'Route' },
+  { href: '/sound-check', name: 'Sound check' },
   { href: '/drawer', name: 'Drawer' },
   { href: '/compare', name: 'Compare' },
   { href: '/calculators', name: 'Calculators' },

@@ -47,7 +47,9 @@ export interface Measures {
   readonly thumps: readonly number[];
   /** Rise of the noise within pauses, dB. */
   readonly riseDb: number | null;
-  readonly envelope: Envelope;
+  /** Mean squares of tenths of a second, of each channel. */
+  readonly windows: readonly Float32Array[];
+  readonly outline: Envelope['outline'];
   readonly spectrum: Spectrum;
 }
 
@@ -201,6 +203,7 @@ function readOff(each: Each, { envelope }: Levels, { roughness }: Jumps, shape: 
   const active = 10 ** ((pauses[main]?.activeDbfs ?? -Infinity) / 10);
   return {
     pauses,
+    windows,
     hum: hums.sort((a, b) => b.levelDbfs - a.levelDbfs)[0] ?? null,
     whine: whineOf(spectrum.quiet, spectrum.stepHz),
     band: bandOf(spectrum.active, spectrum.quiet, spectrum.stepHz),
@@ -255,7 +258,7 @@ export function measuring(shape: TakeShape, seconds?: number) {
         sideDelay: rest.image.correlation === null ? null : between.finish(),
         echo: echo.finish(),
         clicks: jumped.seconds.filter((at) => !rest.dropouts.some((hole) => besides(hole, at))),
-        envelope: found.envelope,
+        outline: found.envelope.outline,
         ...rest,
       };
     },

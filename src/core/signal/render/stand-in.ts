@@ -69,17 +69,19 @@ export function babble(seconds: number, seed: number): Float32Array {
       if (phase >= 1) phase -= 1;
       const glottis = (hiss < 1 ? 1 - 2 * phase : 0) + hiss * (next() - 0.5);
       const shape = Math.sin((Math.PI * i) / length) ** 0.5;
-      out[at + i] = shape * formants.reduce((sum, f, n) => sum + f(glottis) / (n + 1), 0);
+      // Breath and consonants have no formants to speak of: they reach far up.
+      out[at + i] =
+        shape *
+        (formants.reduce((sum, f, n) => sum + f(glottis) / (n + 1), 0) + 0.05 * hiss * (next() - 0.5));
     }
     syllables += 1;
     at += length + Math.round((syllables % 7 === 0 ? 0.5 + 0.3 * next() : 0.02 + 0.06 * next()) * RATE);
   }
-  const power = loudPower(out);
   const most = 10 ** (CREST / 20);
-  return out.map((v) => {
-    const x = v / Math.sqrt(power);
-    return most * Math.tanh(x / most);
-  });
+  const loud = Math.sqrt(loudPower(out));
+  const bounded = out.map((v) => most * Math.tanh(v / loud / most));
+  const left = Math.sqrt(loudPower(bounded));
+  return bounded.map((v) => v / left);
 }
 
 function loudPower(x: Float32Array): number {

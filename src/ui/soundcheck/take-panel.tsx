@@ -1,0 +1,216 @@
+'use client';
+import { CircleCheck, TriangleAlert, Info, Play } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import { readTake, type TakeFinding } from '../../core/signal/reading';
+import { sayTake, sayTakeFinding, takeTitle } from '../../core/words/say-take';
+import type { Measures } from '../../core/signal/measure';
+import type { Rig } from '../../core/rig';
+import type { TakeRecord } from '../../store/records';
+import { LevelHistogram, LoudnessChart, SpectrumChart } from './charts';
+import { Explanations } from './explanations';
+import { wavOf } from './keep-take';
+import { measureRows } from './measure-rows';
+import { StretchList } from './stretch-list';
+import { TakeTools } from './take-tools';
+import { Waveform, type Mark } from './waveform';
+
+/** Begin this much before a mark, seconds. */
+const BEFORE = 0.5;
+
+/** The kept sound as an address that the browser plays; undefined where none is kept. */
+function useSound(take: TakeRecord): string | undefined {
+  const [url, setUrl] = useState<string>();
+  useEffect(() => {
+    let made: string | undefined;
+    let current = true;
+    void wavOf(take).then((wav) => {
+      if (!current || !wav) return;
+      made = URL.createObjectURL(wav);
+      setUrl(made);
+    });
+    return () => {
+      current = false;
+      if (made !== undefined) URL.revokeObjectURL(made);
+      setUrl(undefined);
+    };
+  }, [take]);
+  return url;
+}
+
+function FindingItem({ finding, listen }: { finding: TakeFinding; listen?: (at: number) => void }) {
+  const note = finding.severity === 'note';
+  const Icon = note ? Info : TriangleAlert;
+  return (
+    <li className="border-line border-t py-2 first:border-t-0">
+      <p className={`flex items-center gap-1.5 font-semibold ${note ? 'text-soft' : 'text-brass'}`}>
+        <Icon size={18} aria-hidden /> {takeTitle(finding)}
+        {note && <span className="font-normal">(good to know)</span>}
+      </p>
+      <p>{sayTakeFinding(finding)}</p>
+      <p className="text-soft text-sm">By: {finding.origin.text}.</p>
+      {listen && finding.atSeconds && finding.atSeconds.length > 0 && (
+        <p className="mt-1 flex flex-wrap gap-1">
+          {finding.atSeconds.slice(0, 6).map((at) => (
+            <button
+              key={at}
+              type="button"
+              className="button"
+              aria-label={`Listen at ${at.toFixed(1)} s`}
+              onClick={() => listen(at)}
+            >
+              <Play size={14} aria-hidden /> {at.toFixed(1)} s
+            </button>
+          ))}
+        </p>
+      )}
+    </li>
+  );
+}
+
+function Drawings({ measures }: { measures: Measures }) {
+  return (
+    <div className="mt-4 grid gap-4 md:grid-cols-2">
+      <section aria-label="Spectrum">
+        <h3 className="text-soft text-sm font-semibold">Spectrum, dBFS</h3>
+        <SpectrumChart measures={measures} />
+      </section>
+      <section aria-label="Loudness over time">
+        <h3 className="text-soft text-sm font-semibold">Short-term loudness, LUFS</h3>
+        <LoudnessChart measures={measures} />
+        <h3 className="text-soft mt-2 text-sm font-semibold">How often each level is there, dBFS</h3>
+        <LevelHistogram measures={measures} />
+      </section>
+    </div>
+  );
+}
+
+/** Every measure; beside another take where one is chosen. */
+function MeasureTable({ measures, beside }: { measures: Measures; beside: TakeRecord | undefined }) {
+  const other = beside?.measures && measureRows(beside.measures);
+  return (
+    <table className="mt-1 w-full">
+      <caption className="sr-only">Every measure</caption>
+      {beside && (
+        <thead className="text-soft text-left text-sm">
+          <tr>
+            <th scope="col">
+              <span className="sr-only">Measure</span>
+            </th>
+            <th scope="col" className="font-semibold">
+              This take
+            </th>
+            <th scope="col" className="font-semibold">
+              {beside.name}
+            </th>
+          </tr>
+        </thead>
+      )}
+      <tbody>
+        {measureRows(measures).map(({ name, value }, i) => (
+          <tr key={name} className="border-line border-t">
+            <th scope="row" className="py-1 pr-2 text-left font-normal">
+              {name}
+            </th>
+            <td className={`py-1 pr-2 ${other && other[i]?.value !== value ? 'font-semibold' : ''}`}>
+              {value}
+            </td>
+            {other && <td className="py-1">{other[i]?.value}</td>}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+interface TakePanelProps {
+  readonly take: TakeRecord & { readonly measures: Measures };
+  readonly takes: readonly TakeRecord[];
+  readonly rig: Rig | undefined;
+  readonly recorder: string | undefined;
+}
+
+/** What one take shows. */
+export function TakePanel({ take, takes, rig, recorder }: TakePanelProps) {
+  const { measures } = take;
+  const findings = readTake(measures);
+  const sound = useSound(take);
+  const audio = useRef<HTMLAudioElement>(null);
+  const [now, setNow] = useState(0);
+  const [other, setOther] = useState('');
+  const listen = (at: number) => {
+    if (!audio.current) return;
+    audio.current.currentTime = Math.max(0, at);
+    void audio.current.play();
+  };
+  const marks: Mark[] = findings.flatMap((f) =>
+    (f.atSeconds ?? []).slice(0, 100).map((at) => ({ at, says: takeTitle(f) })),
+  );
+  const clean = findings.every(({ severity }) => severity === 'note');
+  const others = takes.filter((one) => one.id !== take.id && one.measures);
+  return (
+    <article aria-label={take.name} data-take={take.id} data-clean={clean}>
+      <h2 className={`flex items-start gap-2 text-xl font-bold ${clean ? 'text-sea' : 'text-brass'}`}>
+        {clean ? (
+          <CircleCheck className="mt-0.5 flex-none" aria-hidden />
+        ) : (
+          <TriangleAlert className="mt-0.5 flex-none" aria-hidden />
+        )}
+        {sayTake(measures, findings)}
+      </h2>
+      {take.origin === 'stand-in' && (
+        <p className="text-soft">
+          A stand-in: made from the engine’s figures for this rig, not recorded by anybody.
+        </p>
+      )}
+      <Waveform measures={measures} marks={marks} stretches={take.stretches ?? []} now={now} seek={listen} />
+      {sound === undefined ? (
+        <p className="text-soft mt-1 text-sm">
+          {take.bytes > 0 ? 'Fetching the sound…' : 'Its sound is not kept.'}
+        </p>
+      ) : (
+        <audio
+          ref={audio}
+          src={sound}
+          controls
+          className="mt-2 w-full"
+          aria-label="The take"
+          onTimeUpdate={(event) => setNow(event.currentTarget.currentTime)}
+        />
+      )}
+      {findings.length > 0 && (
+        <ul aria-label="What the take shows" className="border-line bg-card mt-3 rounded-xl border px-4 py-2">
+          {findings.map((finding) => (
+            <FindingItem
+              key={finding.code}
+              finding={finding}
+              {...(sound !== undefined && { listen: (at: number) => listen(at - BEFORE) })}
+            />
+          ))}
+        </ul>
+      )}
+      <StretchList take={take} rig={rig} />
+      <Explanations rig={rig} recorder={recorder} measures={measures} />
+      <Drawings measures={measures} />
+      <section aria-label="Every measure" className="mt-4">
+        <div className="flex flex-wrap items-center justify-between gap-2">
+          <h3 className="text-soft text-sm font-semibold">Every measure</h3>
+          {others.length > 0 && (
+            <label className="flex items-center gap-2 text-sm">
+              Beside
+              <select className="field" value={other} onChange={(event) => setOther(event.target.value)}>
+                <option value="">nothing</option>
+                {others.map((one) => (
+                  <option key={one.id} value={one.id}>
+                    {one.name}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
+        </div>
+        <MeasureTable measures={measures} beside={others.find(({ id }) => id === other)} />
+      </section>
+      <TakeTools take={take} />
+    </article>
+  );
+}
