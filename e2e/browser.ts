@@ -36,19 +36,21 @@ export interface BrowserOptions {
   readonly first?: string;
   /** Where the empty profile is made: everything that pages store lies there. */
   readonly profile?: string;
+  /** Further flags of the browser itself. */
+  readonly flags?: readonly string[];
 }
 
 /** A fresh Chromium with an empty profile; `dark` asks for the dark colours. */
 export async function openBrowser(
   size: Size,
   dark = false,
-  { first, profile = mkdtempSync(join(tmpdir(), 'symplex-profile-')) }: BrowserOptions = {},
+  { first, flags = [], profile = mkdtempSync(join(tmpdir(), 'symplex-profile-')) }: BrowserOptions = {},
 ): Promise<Browser> {
   process.env['SE_OFFLINE'] = 'true';
   process.env['SE_AVOID_STATS'] = 'true';
   const downloads = mkdtempSync(join(tmpdir(), 'symplex-downloads-'));
   const options = new Options();
-  options.addArguments(...FLAGS, `--user-data-dir=${profile}`);
+  options.addArguments(...FLAGS, ...flags, `--user-data-dir=${profile}`);
   options.setChromeBinaryPath('/usr/bin/chromium');
   options.setUserPreferences({ 'download.default_directory': downloads });
   if (size === 'phone') {

@@ -8,6 +8,9 @@ const DEBIAN = {
   chromium: '/usr/bin/chromium',
   'chromium-driver': '/usr/bin/chromedriver',
   ngspice: '/usr/bin/ngspice',
+  ffmpeg: '/usr/bin/ffmpeg',
+  sox: '/usr/bin/sox',
+  'espeak-ng': '/usr/bin/espeak-ng',
 };
 
 function installDebian(environment) {

@@ -139,6 +139,14 @@ export function wavSamples({ channels, bits, isFloat }: WavHead, bytes: Uint8Arr
 const LITTLE_ENDIAN = new Uint8Array(Uint16Array.of(1).buffer)[0] === 1;
 
 function deal(all: Int16Array, out: readonly Float32Array[]): void {
+  const [left, right] = out;
+  if (out.length === 2 && left && right) {
+    for (let i = 0, at = 0; i < left.length; i += 1, at += 2) {
+      left[i] = (all[at] as number) / 32_768;
+      right[i] = (all[at + 1] as number) / 32_768;
+    }
+    return;
+  }
   out.forEach((samples, channel) => {
     for (let i = 0, at = channel; i < samples.length; i += 1, at += out.length)
       samples[i] = (all[at] as number) / 32_768;

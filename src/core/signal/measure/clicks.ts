@@ -17,34 +17,16 @@ export function clicks({ sampleRate, channels }: TakeShape): Stage<Jumps> {
   const each = Array.from({ length: channels }, () => ({
     most: growing(),
     squares: growing(),
-    before: [0, 0] as [number, number],
-    run: { at: 0, most: 0, sum: 0 },
+    state: new Float64Array(4),
   }));
-  const look = ({ most, squares, before, run }: (typeof each)[number], x: Float32Array) => {
-    let a = before[0];
-    let b = before[1];
-    let at = run.at;
-    let top = run.most;
-    let sum = run.sum;
-    for (let i = 0; i < x.length; i += 1) {
-      const v = x[i] as number;
-      const d = v - 2 * b + a;
-      const size = d * d;
-      sum += size;
-      if (size > top) top = size;
-      a = b;
-      b = v;
-      at += 1;
-      if (at < hop) continue;
-      most.add(top);
-      squares.add(sum / hop);
-      at = 0;
-      top = 0;
-      sum = 0;
+  const look = ({ most, squares, state }: (typeof each)[number], x: Float32Array) => {
+    for (let from = 0; from < x.length; from += hop) {
+      const to = Math.min(x.length, from + hop);
+      readHop(x, from, to, state);
+      if (to - from < hop) return;
+      most.add(state[TOP] as number);
+      squares.add((state[SUM] as number) / hop);
     }
-    before[0] = a;
-    before[1] = b;
-    Object.assign(run, { at, most: top, sum });
   };
   return {
     push: (piece) => {
@@ -57,6 +39,29 @@ export function clicks({ sampleRate, channels }: TakeShape): Stage<Jumps> {
       roughness: each.map(({ squares }) => squares.all()),
     }),
   };
+}
+
+/** The two samples before, and of a hop the largest square of the second difference and their sum. */
+const [FIRST, SECOND, TOP, SUM] = [0, 1, 2, 3];
+
+function readHop(x: Float32Array, from: number, to: number, state: Float64Array): void {
+  let a = state[FIRST] as number;
+  let b = state[SECOND] as number;
+  let top = 0;
+  let sum = 0;
+  for (let i = from; i < to; i += 1) {
+    const v = x[i] as number;
+    const d = v - 2 * b + a;
+    const size = d * d;
+    sum += size;
+    if (size > top) top = size;
+    a = b;
+    b = v;
+  }
+  state[FIRST] = a;
+  state[SECOND] = b;
+  state[TOP] = top;
+  state[SUM] = sum;
 }
 
 function jumps(most: Float32Array, squares: Float32Array): number[] {

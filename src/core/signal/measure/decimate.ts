@@ -13,16 +13,16 @@ export function decimator(factor: number): (samples: Float32Array) => Float32Arr
     all.set(samples, kept.length);
     const count = (((all.length - length) / factor) | 0) + 1;
     const out = new Float32Array(count);
-    for (let k = 0, from = 0; k < count; k += 1, from += factor) out[k] = weigh(all, taps, from | 0);
+    for (let t = 0; t < length; t += 1) addTap(out, all, t, factor, taps[t] as number);
     kept = all.slice(count * factor);
     return out;
   };
 }
 
-function weigh(x: Float32Array, taps: Float64Array, from: number): number {
-  let sum = 0;
-  for (let t = 0; t < taps.length; t += 1) sum += (taps[t] as number) * (x[from + t] as number);
-  return sum;
+/** A tap after the other over all outputs: long loops without a turn in them are the fast ones. */
+function addTap(out: Float32Array, x: Float32Array, first: number, factor: number, tap: number): void {
+  for (let k = 0, i = first; k < out.length; k += 1, i = (i + factor) | 0)
+    out[k] = (out[k] as number) + tap * (x[i] as number);
 }
 
 function smoothing(factor: number): Float64Array {

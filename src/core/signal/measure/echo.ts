@@ -106,9 +106,8 @@ export function echoFinder(rate: number, seconds: number | undefined, channels: 
         .map((frame) => ({ frame, energy: energyOf(frame) }))
         .sort((a, b) => b.energy - a.energy);
       if (!loudest || loudest.energy / size < 1e-8) continue;
-      cepstrumOf(loudest.frame, window, rate).forEach((v, i) => {
-        sum.cepstrum[i] = (sum.cepstrum[i] as number) + v;
-      });
+      const wave = cepstrumOf(loudest.frame, window, rate);
+      for (let i = 0; i < wave.length; i += 1) sum.cepstrum[i] = (sum.cepstrum[i] as number) + (wave[i] as number);
       sum.count += 1;
     }
   };

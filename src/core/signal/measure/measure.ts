@@ -73,9 +73,8 @@ function channelSpectra(sampleRate: number) {
     quiet.offer(frame);
     seen += 1;
     if (seen > ALL_OF_THE_FIRST && seen % THEN_EACH !== 0) return;
-    transform(frame).forEach((p, k) => {
-      active[k] = (active[k] as number) + p;
-    });
+    const powers = transform(frame);
+    for (let k = 0; k < powers.length; k += 1) active[k] = (active[k] as number) + (powers[k] as number);
     added += 1;
   });
   return {

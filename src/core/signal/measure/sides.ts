@@ -15,21 +15,25 @@ const CLEAR = 10;
 export function sideDelay(sampleRate: number, size: number) {
   const window = hann(size);
   const [re, im] = [new Float64Array(size / 2 + 1), new Float64Array(size / 2 + 1)];
+  const x = new Float64Array(size);
+  const bins = (): [Float64Array, Float64Array] => [new Float64Array(size / 2 + 1), new Float64Array(size / 2 + 1)];
+  const [one, other] = [bins(), bins()];
   let count = 0;
-  const transform = (x: Float32Array) => {
-    const [r, i] = fft(Float64Array.from(x, (v, k) => v * (window[k] as number)));
-    return [r.slice(), i.slice()] as const;
+  const transform = (samples: Float32Array, out: [Float64Array, Float64Array]) => {
+    for (let k = 0; k < size; k += 1) x[k] = (samples[k] as number) * (window[k] as number);
+    return fft(x, out);
   };
   return {
     push(left: Float32Array, right: Float32Array) {
-      const [[a, b], [c, d]] = [transform(left), transform(right)];
+      const [a, b] = transform(left, one);
+      const [c, d] = transform(right, other);
       for (let k = 0; k < re.length; k += 1) {
         // left* times right
-        const x = (a[k] as number) * (c[k] as number) + (b[k] as number) * (d[k] as number);
-        const y = (a[k] as number) * (d[k] as number) - (b[k] as number) * (c[k] as number);
-        const size = Math.hypot(x, y) || 1;
-        re[k] = (re[k] as number) + x / size;
-        im[k] = (im[k] as number) + y / size;
+        const p = (a[k] as number) * (c[k] as number) + (b[k] as number) * (d[k] as number);
+        const q = (a[k] as number) * (d[k] as number) - (b[k] as number) * (c[k] as number);
+        const length = Math.sqrt(p * p + q * q) || 1;
+        re[k] = (re[k] as number) + p / length;
+        im[k] = (im[k] as number) + q / length;
       }
       count += 1;
     },

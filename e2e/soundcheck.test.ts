@@ -1,0 +1,200 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { By } from 'selenium-webdriver';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { violationsOn } from './axe';
+import { openBrowser, type Browser } from './browser';
+import { Page } from './page';
+
+const run = (command: string, args: readonly string[]): void => {
+  const { status, stderr } = spawnSync(command, args, { encoding: 'utf8' });
+  if (status !== 0) throw new Error(`${command}: ${stderr}`);
+};
+
+/** Speech on the left at −20 dBFS RMS or so, on the right a tone 12 dB lower than the left’s peaks: sides that cannot be mixed up. */
+function twoSides(folder: string): string {
+  const [spoken, left, right, both] = ['spoken', 'left', 'right', 'both'].map((name) =>
+    join(folder, `${name}.wav`),
+  ) as [string, string, string, string];
+  run('espeak-ng', [
+    '-s',
+    '150',
+    '-w',
+    spoken,
+    'Test, one, two, three. The tide is out, and the old boat sits on the mud.',
+  ]);
+  run('sox', ['-D', spoken, '-r', '48000', left, 'norm', '-6', 'pad', '0.5', '0.5', 'trim', '0', '5']);
+  run('sox', ['-D', '-n', '-r', '48000', right, 'synth', '5', 'sine', '700', 'gain', '-18']);
+  run('sox', ['-D', '-M', left, right, '-b', '16', both]);
+  return both;
+}
+
+/** The file’s own figures by SoX’s statistics: left, right. */
+function bySox(path: string, row: string): number[] {
+  const { stderr } = spawnSync('sox', [path, '-n', 'stats'], { encoding: 'utf8' });
+  const line = new RegExp(`^${row}\\s+(.*)$`, 'm').exec(stderr)?.[1] ?? '';
+  return line.trim().split(/\s+/).map(Number).slice(1);
+}
+
+const row = (name: string) => `//section[@aria-label="Every measure"]//tr[th="${name}"]/td[1]`;
+const figures = (text: string): number[] =>
+  [...text.replaceAll('−', '-').matchAll(/-?\d+\.\d+/g)].map(([value]) => Number(value));
+
+describe('sound check', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'symplex-takes-'));
+  const take = twoSides(folder);
+  let browser: Browser;
+  let page: Page;
+  beforeAll(async () => {
+    browser = await openBrowser('desk', false, {
+      flags: [
+        '--use-fake-ui-for-media-stream',
+        '--use-fake-device-for-media-stream',
+        `--use-file-for-fake-audio-capture=${take}`,
+      ],
+    });
+    page = new Page(browser);
+  });
+  afterAll(() => browser.driver.quit());
+
+  const open = (rig: string) => browser.driver.get(`${inject('address')}sound-check?rig=${rig}`);
+  const give = async (path: string) => {
+    await page.find('//*[@data-ready]');
+    await browser.driver.findElement(By.css('input[type=file][accept^="audio"]')).sendKeys(path);
+  };
+  const shown = (name: string) => page.find(`//article[@aria-label="${name}"][@data-take]`);
+
+  it('reads a file, says what it shows, and is without fault for a screen reader', async () => {
+    await open('launch-day-stream');
+    await give(take);
+    await shown('both.wav');
+    const own = bySox(take, 'Pk lev dB');
+    figures(await page.text(row('Sample peak'))).forEach((peak, i) =>
+      expect(peak).toBeCloseTo(own[i] ?? NaN, 1),
+    );
+    await page.find('//*[@data-compared]');
+    expect(await violationsOn(browser.driver)).toEqual([]);
+  });
+
+  it('an mp4 as a phone makes it reads as its WAV within 0.3 dB', async () => {
+    const film = join(folder, 'phone.mp4');
+    run('ffmpeg', [
+      '-v',
+      'error',
+      '-y',
+      '-f',
+      'lavfi',
+      '-i',
+      'color=black:s=64x64:r=10',
+      '-i',
+      take,
+      '-shortest',
+      '-c:v',
+      'mpeg4',
+      '-c:a',
+      'aac',
+      '-b:a',
+      '192k',
+      film,
+    ]);
+    await open('launch-day-stream');
+    await give(take);
+    await shown('both.wav');
+    const [loud] = figures(await page.text(row('Loudness')));
+    const rms = figures(await page.text(row('RMS')));
+    await give(film);
+    await shown('phone.mp4');
+    expect(
+      Math.abs((figures(await page.text(row('Loudness')))[0] ?? NaN) - (loud ?? NaN)),
+    ).toBeLessThanOrEqual(0.3);
+    figures(await page.text(row('RMS'))).forEach((value, i) =>
+      expect(Math.abs(value - (rms[i] ?? NaN))).toBeLessThanOrEqual(0.3),
+    );
+  });
+
+  it('refuses text that is called a WAV, and a film without sound, by name', async () => {
+    const [text, mute] = [join(folder, 'text.wav'), join(folder, 'mute.mp4')];
+    writeFileSync(text, 'this is no sound at all');
+    run('ffmpeg', [
+      '-v',
+      'error',
+      '-y',
+      '-f',
+      'lavfi',
+      '-i',
+      'color=black:s=64x64:r=10:d=1',
+      '-c:v',
+      'mpeg4',
+      mute,
+    ]);
+    await open('launch-day-stream');
+    await give(text);
+    await page.find('//p[@role="alert"][contains(., "text.wav is no sound or film that is known")]');
+    await give(mute);
+    await page.find('//p[@role="alert"][contains(., "mute.mp4 has no sound in it")]');
+  });
+
+  it('records what the microphone gives, both sides of it, and keeps it', async () => {
+    await open('two-at-the-bench');
+    await page.button('Record');
+    await page.find('//*[@data-recording]//p[contains(., "0:07")]');
+    await page.button('Stop and read');
+    await page.find('//article[starts-with(@aria-label, "Take of")][@data-take]');
+    // The file goes round and round: peaks are its own; a side keeps its level.
+    const peaks = figures(await page.text(row('Sample peak')));
+    const rms = figures(await page.text(row('RMS')));
+    expect(peaks).toHaveLength(2);
+    bySox(take, 'Pk lev dB').forEach((own, i) =>
+      expect(Math.abs((peaks[i] ?? NaN) - own)).toBeLessThanOrEqual(0.2),
+    );
+    // The right side is one steady tone: its RMS hangs on no pause.
+    expect(Math.abs((rms[1] ?? NaN) - (bySox(take, 'RMS lev dB')[1] ?? NaN))).toBeLessThanOrEqual(0.2);
+    await browser.driver.navigate().refresh();
+    await page.find('//article[starts-with(@aria-label, "Take of")][@data-take]//audio');
+  });
+
+  it('keeps what was recorded when the tab is killed, and reads it later', async () => {
+    await open('two-at-the-bench');
+    await page.button('Record');
+    await page.find('//*[@data-recording]//p[contains(., "0:03")]');
+    await browser.driver.get('about:blank');
+    await open('two-at-the-bench');
+    await page.click('//section[@aria-label="Takes"]//button[.="Read it"]');
+    const [length] = figures(await page.text('//article[starts-with(@aria-label, "Take of")]//h2'));
+    expect(length).toBeGreaterThanOrEqual(2);
+  });
+
+  it('a guided take asks for what this rig has, and measures each stretch', async () => {
+    await open('launch-day-stream');
+    await page.button('Guided take');
+    await page.find('//*[@data-recording]//p[.="Silence: nobody speaks"]');
+    await page.find('//*[@data-recording]//p[starts-with(., "Speak as usual into")]');
+    await page.button('Stop and read');
+    await page.find('//section[@aria-label="Stretch by stretch"]//th[.="Silence: nobody speaks"]');
+  });
+
+  it('a stand-in shows what the rig would give, labelled as such, and is explained by the rig itself', async () => {
+    await open('launch-day-stream');
+    await page.click('//button[starts-with(normalize-space(.), "Stand-in")]');
+    await shown('Stand-in for Launch-day stream');
+    await page.find('//p[starts-with(., "A stand-in: made from the engine")]');
+    expect(await page.text('//ol[@aria-label="Explanations"]/li[1]')).toBe('The rig as it is laid out.');
+  });
+
+  it('saves the take as a WAV file that others read, and forgets it when told', async () => {
+    await open('launch-day-stream');
+    await give(take);
+    await shown('both.wav');
+    await page.click('//button[starts-with(normalize-space(.), "Save WAV")]');
+    const saved = await page.downloaded();
+    expect(readFileSync(saved).subarray(44)).toEqual(readFileSync(take).subarray(44));
+    await page.button('Delete');
+    await browser.driver.wait(
+      async () =>
+        (await browser.driver.findElements(By.xpath('//article[@aria-label="both.wav"]'))).length === 0,
+      10_000,
+    );
+  });
+});
