@@ -23,6 +23,7 @@ const LAYERS = [
   'engine/levels',
   'engine/power',
   'engine/earth',
+  'engine/air',
   'engine/hearing',
   'checks',
   'signal/reading',

@@ -54,4 +54,4 @@ class Recorder extends AudioWorkletProcessor {
   }
 }
 
-registerProcessor('recorder', Recorder);
+registerProcessor('take-recorder', Recorder);

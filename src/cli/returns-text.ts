@@ -25,7 +25,8 @@ export function returnsText({ rig, says, hears, echo, loops, plan }: ReturnsRepo
     ...part(
       'Loops',
       loops.map(
-        ({ marginDb, through }) => `  ${through.join(' – ')}: ${marginDb?.toFixed(1) ?? '–'} dB from howling`,
+        ({ marginDb, through, air }) =>
+          `  ${through.join(' – ')}${air ? ', through the air' : ''}: ${marginDb?.toFixed(1) ?? '–'} dB from howling`,
       ),
     ),
     ...(plan

@@ -129,7 +129,18 @@ const returns = {
   ),
   says: listOf(text),
   echo: listOf(object({ caller: text, roundTripMs: delay, lossDb: nullable('number'), wantsDb: number })),
-  loops: listOf(object({ marginDb: nullable('number'), through: listOf(text) })),
+  loops: listOf(object({ marginDb: nullable('number'), through: listOf(text), air: { type: 'boolean' } })),
+  moves: listOf(object({ says: text, edit, marginDb: nullable('number') })),
+  air: listOf(
+    object({
+      speaker: text,
+      microphone: text,
+      metres: number,
+      degrees: number,
+      said: { type: 'boolean' },
+      delayMs: number,
+    }),
+  ),
   plan: orNull(
     object({
       settings: listOf(object({ part: text, setting: text, value: number, says: text })),

@@ -54,15 +54,18 @@ export interface Stretch {
   readonly to: number;
 }
 
+/** What a take is about: the rig that it tests, and the recorder there. */
+export interface TakeAbout {
+  readonly rig?: string;
+  readonly recorder?: string;
+}
+
 /** A test take as kept. Its sound, where it is kept, lies in parts: 16 bits, channels woven. */
-export interface TakeRecord {
+export interface TakeRecord extends TakeAbout {
   readonly id: string;
   readonly name: string;
   readonly at: number;
   readonly origin: TakeOrigin;
-  /** The rig that it tests, and the recorder there. */
-  readonly rig?: string;
-  readonly recorder?: string;
   readonly sampleRate: number;
   readonly channels: number;
   /** Absent while it is being recorded, and of one that was broken off until it is read again. */

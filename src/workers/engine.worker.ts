@@ -6,7 +6,7 @@ import { checkPart } from '../core/parts/model/check-part';
 import { analyse, outcomeFrom } from '../core/judge';
 import { allFacts } from '../core/engine';
 import { sayMissing } from '../core/files/returns-report';
-import { planReturns } from '../core/search/returns';
+import { airMoves, planReturns } from '../core/search/returns';
 import { humsAfter, powerViewOf, returnsView } from '../core/views';
 import { powerAnswers } from '../core/words/say-power';
 import { checkRig, readRig } from '../core/files/read-rig';
@@ -41,7 +41,12 @@ const engine: EngineProtocol = {
   humsAfter,
   returns: (rig) => {
     const plan = planReturns(rig);
-    return { view: returnsView(rig), missing: plan ? sayMissing(rig, plan) : [], ...(plan && { plan }) };
+    return {
+      view: returnsView(rig),
+      moves: airMoves(rig),
+      missing: plan ? sayMissing(rig, plan) : [],
+      ...(plan && { plan }),
+    };
   },
   read: readRig,
 };

@@ -6,7 +6,7 @@ import type { Part } from '../core/parts';
 import type { Analysis } from '../core/judge';
 import type { ReadProblem } from '../core/files';
 import type { Rig, RigEdit } from '../core/rig';
-import type { ReturnsPlan } from '../core/search/returns';
+import type { AirMove, ReturnsPlan } from '../core/search/returns';
 import type { HumView, PowerView, ReturnsView } from '../core/views';
 import type { PowerAnswer } from '../core/words/say-power';
 import type { ReadResult } from '../core/files/read-rig';
@@ -23,6 +23,8 @@ export interface ReturnsAnswers {
   readonly plan?: ReturnsPlan;
   /** What is missing where no setting does it. */
   readonly missing: readonly string[];
+  /** What gives a loop through the air more room. */
+  readonly moves: readonly AirMove[];
 }
 
 /** What the page asks of the engine's thread; documents and answers are plain data. */

@@ -14,6 +14,7 @@ import { feedsBack } from './feeds-back';
 import { guestsNotHeard } from './guests-not-heard';
 import { heardTwice } from './heard-twice';
 import { hot } from './hot';
+import { howls, nearHowling } from './howls';
 import { hums, mayHum } from './hums';
 import { isochronousExceeded } from './isochronous-exceeded';
 import { mayStarve } from './may-starve';
@@ -37,6 +38,7 @@ import { playbackReturns } from './playback-returns';
 import { runsFlat } from './runs-flat';
 import { sags } from './sags';
 import { sharesTrack } from './shares-track';
+import { speakersOpen } from './speakers-open';
 import { stageClips } from './stage-clips';
 import { starved } from './starved';
 import { switchedOff } from './switched-off';
@@ -101,6 +103,9 @@ export const CHECKS = [
   runsFlat,
   mayHum,
   bankSleeps,
+  howls,
+  nearHowling,
+  speakersOpen,
   playbackReturns,
   callersDeaf,
   guestsNotHeard,

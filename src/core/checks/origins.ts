@@ -147,3 +147,11 @@ export const RETURNED: Origin = {
   kind: 'our own',
   text: 'our own limit, 30 dB under full scale; talker echo is the matter of ITU-T G.131',
 };
+export const LOOP_MARGIN: Origin = {
+  kind: 'common practice',
+  text: 'six decibels under howling; loop gain under one by Barkhausen’s criterion; patterns, Sabine and levels of loudspeakers from textbooks and typical',
+};
+export const TALKER_ECHO: Origin = {
+  kind: 'standard',
+  text: 'ITU-T G.131, talker echo loudness against delay; figures from memory',
+};

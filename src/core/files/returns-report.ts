@@ -1,5 +1,5 @@
 import { returnsView, type ReturnsView } from '../views';
-import { planReturns, type ReturnsPlan } from '../search/returns';
+import { airMoves, planReturns, type ReturnsPlan } from '../search/returns';
 import type { Rig } from '../rig';
 import { nameOf } from '../words/words';
 import { sayEdit } from '../words/say-edit';
@@ -46,7 +46,23 @@ export function hearsReport(rig: Rig, view: ReturnsView = returnsView(rig)) {
       lossDb: finite(loss),
       wantsDb: wants,
     })),
-    loops: view.loops.map(({ marginDb, through }) => ({ marginDb: finite(marginDb), through })),
+    loops: view.loops.map(({ marginDb, through, air = false }) => ({
+      marginDb: finite(marginDb),
+      through,
+      air,
+    })),
+    air: view.air.map(({ speaker, microphone, placing, said, delayMs }) => ({
+      speaker,
+      microphone,
+      ...placing,
+      said,
+      delayMs,
+    })),
+    moves: airMoves(rig).map(({ edit, marginDb }) => ({
+      says: sayEdit(rig, edit),
+      edit,
+      marginDb: finite(marginDb),
+    })),
     plan: plan ? planReport(rig, plan) : null,
   };
 }

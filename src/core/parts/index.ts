@@ -10,6 +10,7 @@ export type {
   ContactRole,
   Drive,
   Ear,
+  Loudspeaker,
   Electret,
   Feeds,
   GainPath,
@@ -21,7 +22,6 @@ export type {
   NodeName,
   OwnMicrophone,
   Part,
-  PartFamily,
   PartPort,
   PartSetting,
   PowerOutlet,
@@ -33,7 +33,8 @@ export type {
   SwitchedBy,
   SwitchSetting,
 } from './model/types';
-export { PART_FAMILIES } from './model/types';
+export type { PartFamily, PolarPattern } from './model/kinds';
+export { PART_FAMILIES } from './model/kinds';
 export type { Maximum, MaximumKind } from './model/absolute-maxima';
 export { MAXIMUM_KINDS } from './model/absolute-maxima';
 export type { ContactMaximum } from './model/maximums';

@@ -8,8 +8,10 @@ import type {
   Joint,
   PlacedPart,
   PolicyNote,
+  Placing,
   PortRef,
   Rig,
+  Room,
   Session,
   SettingValue,
   VoiceEffort,
@@ -62,6 +64,9 @@ export type RigEdit =
   /** What is planned; none takes the plan away. */
   | { readonly kind: 'session'; readonly session?: Session }
   | { readonly kind: 'site'; readonly hertz?: 50 | 60; readonly wet?: boolean }
+  /** Where a loudspeaker stands to a microphone. */
+  | { readonly kind: 'air'; readonly placing: Placing }
+  | { readonly kind: 'room'; readonly room: Room }
   | { readonly kind: 'distance'; readonly part: string; readonly metres: number }
   | { readonly kind: 'own'; readonly part: string; readonly as: Part }
   | { readonly kind: 'rename'; readonly name: string };
@@ -288,6 +293,14 @@ function outlet(rig: Rig, { part, place }: EditOf<'outlet'>): Rig {
   return changePart(rig, part, ({ mains: _old, ...placed }) => (said ? { ...placed, mains: said } : placed));
 }
 
+/** What is said anew of a pair stands for what was said before. */
+function air(rig: Rig, { placing }: EditOf<'air'>): Rig {
+  const before = rig.surroundings.air ?? [];
+  const isSame = (a: Placing) => a.speaker === placing.speaker && a.microphone === placing.microphone;
+  const next = [...before.filter((a) => !isSame(a)), { ...before.find(isSame), ...placing }];
+  return { ...rig, surroundings: { ...rig.surroundings, air: next } };
+}
+
 function session(rig: Rig, { session: planned }: EditOf<'session'>): Rig {
   const { session: _old, ...rest } = rig.surroundings;
   if (planned && !within(planned.minutes, 0, LIMITS.longestSession)) return rig;
@@ -372,6 +385,13 @@ function applyChange(rig: Rig, edit: Exclude<RigEdit, { kind: Wiring }>): Rig {
       return outlet(rig, edit);
     case 'session':
       return session(rig, edit);
+    case 'air':
+      return air(rig, edit);
+    case 'room':
+      return {
+        ...rig,
+        surroundings: { ...rig.surroundings, room: { ...rig.surroundings.room, ...edit.room } },
+      };
     case 'site':
       return site(rig, edit);
     case 'own':

@@ -4,6 +4,8 @@ export type {
   PolicyNote,
   PortRef,
   Rig,
+  Placing,
+  Room,
   Session,
   SessionLoad,
   SettingValue,

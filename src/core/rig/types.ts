@@ -63,6 +63,20 @@ export interface Joint {
   readonly jack: PortRef;
 }
 
+/** Where a loudspeaker stands to a microphone: how far, and how far off the microphone’s axis. */
+export interface Placing {
+  readonly speaker: string;
+  readonly microphone: string;
+  readonly metres?: number;
+  readonly degrees?: number;
+}
+
+/** A room: its volume, m³, and reverberation time, s. A furnished one of 60 m³ where absent. */
+export interface Room {
+  readonly cubicMetres?: number;
+  readonly seconds?: number;
+}
+
 /** The document. Unknown fields, at any depth, are kept as they came. */
 export interface Rig {
   readonly format: typeof RIG_FORMAT;
@@ -79,6 +93,9 @@ export interface Rig {
     /** The supply of the place: 50 Hz and indoors where absent. */
     readonly mains?: { readonly hertz?: 50 | 60; readonly wet?: boolean };
     readonly session?: Session;
+    /** Where loudspeakers stand to microphones; 2 m away and at the side where nothing is said. */
+    readonly air?: readonly Placing[];
+    readonly room?: Room;
   };
   /** What the user means to happen: these sources, recorded on these recorders. */
   readonly purpose: {

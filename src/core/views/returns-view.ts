@@ -1,4 +1,5 @@
 import { allFacts, type Facts } from '../engine';
+import { couplings, howl, type Coupling } from '../engine/air';
 import { echoes, hearing, type Echo, type Hearing } from '../engine/hearing';
 import { gainToDb } from '../units';
 import type { Rig } from '../rig';
@@ -7,6 +8,8 @@ import type { Rig } from '../rig';
 export interface LoopView {
   readonly marginDb: number;
   readonly through: readonly string[];
+  /** Through the air. */
+  readonly air?: true;
 }
 
 /** Who hears whom, who hears themself, what goes round. */
@@ -14,16 +17,30 @@ export interface ReturnsView {
   readonly hearing: Hearing;
   readonly echoes: readonly Echo[];
   readonly loops: readonly LoopView[];
+  /** Every loudspeaker that a microphone hears. */
+  readonly air: readonly Coupling[];
+}
+
+const throughStages = (facts: Facts): LoopView[] =>
+  facts.alternating.loops.map(({ gain, drives }) => ({
+    marginDb: -gainToDb(gain),
+    through: [...new Set(drives.map((id) => id.slice(0, id.indexOf('/'))))],
+  }));
+
+/** All loudspeakers and microphones together; named by the pair that gives most. */
+function throughAir(facts: Facts): LoopView[] {
+  const found = howl(facts);
+  return found
+    ? [{ marginDb: found.marginDb, through: [found.worst.speaker, found.worst.microphone], air: true }]
+    : [];
 }
 
 /** The same from facts that are there. */
 export const returnsViewOf = (facts: Facts): ReturnsView => ({
   hearing: hearing(facts),
   echoes: echoes(facts),
-  loops: facts.alternating.loops.map(({ gain, drives }) => ({
-    marginDb: -gainToDb(gain),
-    through: [...new Set(drives.map((id) => id.slice(0, id.indexOf('/'))))],
-  })),
+  loops: [...throughAir(facts), ...throughStages(facts)],
+  air: couplings(facts),
 });
 
 export const returnsView = (rig: Rig): ReturnsView => returnsViewOf(allFacts(rig)[0]);

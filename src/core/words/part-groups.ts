@@ -8,6 +8,7 @@ export const FAMILY_HEADING: Record<PartFamily, string> = {
   instrument: 'Instruments',
   player: 'Players',
   headphones: 'Headphones and headsets',
+  loudspeaker: 'Loudspeakers',
   lead: 'Leads',
   splitter: 'Splitters',
   dongle: 'Dongles',

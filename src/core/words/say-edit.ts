@@ -1,6 +1,15 @@
 import { DEFAULT_APP, findApp } from '../apps';
 import { isTurnable, type PartSetting } from '../parts';
-import { endsOf, partIn, partOf, portOf, type Rig, type RigEdit, type SettingValue } from '../rig';
+import {
+  endsOf,
+  partIn,
+  partOf,
+  portOf,
+  type Rig,
+  type Placing,
+  type RigEdit,
+  type SettingValue,
+} from '../rig';
 import { formatDb } from '../units';
 import { sayMinutes } from './say-time';
 import { capital, nameOf } from './words';
@@ -61,7 +70,7 @@ function pulled(rig: Rig, id: string): string {
 /** How is it spoken, from how far; where it is plugged in, for how long, and what the place is like. */
 function saySurroundings(
   rig: Rig,
-  edit: Extract<RigEdit, { kind: 'voice' | 'distance' | 'outlet' | 'session' | 'site' }>,
+  edit: Extract<RigEdit, { kind: 'voice' | 'distance' | 'outlet' | 'session' | 'site' | 'air' | 'room' }>,
 ): string {
   switch (edit.kind) {
     case 'voice':
@@ -74,9 +83,32 @@ function saySurroundings(
         : `Leave open where ${inSentence(nameOf(rig, edit.part))} is plugged in`;
     case 'session':
       return edit.session ? `Plan a session of ${sayMinutes(edit.session.minutes)}` : 'Plan no session';
+    case 'air':
+      return sayPlacing(rig, edit.placing);
+    case 'room':
+      return 'Say what the room is';
     case 'site':
       return 'Say what the supply of the place is';
   }
+}
+
+/** "Put the loudspeaker 4 m from the microphone, 126° off its axis". */
+function sayPlacing(rig: Rig, { speaker, microphone, metres, degrees }: Placing): string {
+  const from = inSentence(nameOf(rig, microphone));
+  const far = metres === undefined ? '' : ` ${metres} m from ${from}`;
+  const off =
+    degrees === undefined
+      ? ''
+      : `${far ? ', ' : ' '}${Math.round(degrees)}° off ${far ? 'its axis' : `the axis of ${from}`}`;
+  return `Put ${inSentence(nameOf(rig, speaker))}${far}${off}`;
+}
+
+const sayMeant = (rig: Rig, { part, as, meant }: Extract<RigEdit, { kind: 'mean' }>): string =>
+  `${capital(inSentence(nameOf(rig, part)))} is ${meant ? '' : 'not '}${as === 'sources' ? 'a source to be recorded' : 'a recorder'}`;
+
+function saySet(rig: Rig, { part, setting: id, option }: Extract<RigEdit, { kind: 'set' }>): string {
+  const setting = partOf(rig, part)?.settings?.find((s) => s.id === id);
+  return `Set ${inSentence(nameOf(rig, part))}: ${setting?.name ?? id} to ${placeName(setting, option)}`;
 }
 
 /** What an edit does, as a verb. */
@@ -86,10 +118,8 @@ export function sayEdit(rig: Rig, edit: RigEdit): string {
       return `Swap ${inSentence(nameOf(rig, edit.part))} for ${inSentence(partName(rig, edit.to))}${endsAfter(rig, edit)}`;
     case 'turn':
       return `Turn ${inSentence(nameOf(rig, edit.part))} round`;
-    case 'set': {
-      const setting = partOf(rig, edit.part)?.settings?.find((s) => s.id === edit.setting);
-      return `Set ${inSentence(nameOf(rig, edit.part))}: ${setting?.name ?? edit.setting} to ${placeName(setting, edit.option)}`;
-    }
+    case 'set':
+      return saySet(rig, edit);
     case 'length':
       return `Make ${inSentence(nameOf(rig, edit.part))} ${edit.metres} m long`;
     case 'app':
@@ -111,7 +141,7 @@ export function sayEdit(rig: Rig, edit: RigEdit): string {
     case 'unplug':
       return pulled(rig, edit.joint);
     case 'mean':
-      return `${capital(inSentence(nameOf(rig, edit.part)))} is ${edit.meant ? '' : 'not '}${edit.as === 'sources' ? 'a source to be recorded' : 'a recorder'}`;
+      return sayMeant(rig, edit);
     case 'tracks':
       return edit.apart ? 'Keep the sources apart' : 'Every source on every side';
     case 'label':
@@ -132,6 +162,8 @@ export function sayEdit(rig: Rig, edit: RigEdit): string {
     case 'distance':
     case 'outlet':
     case 'session':
+    case 'air':
+    case 'room':
     case 'site':
       return saySurroundings(rig, edit);
     case 'own':

@@ -14,9 +14,12 @@ export interface Folding {
   readonly foldAll: (folded: boolean) => void;
 }
 
+/** The rung that the address asks for, `#part`. */
+export const rungInAddress = (): string => decodeURIComponent(window.location.hash.slice(1));
+
 export function useFolding(rungs: number): Folding {
   const [chosen, setChosen] = useState<boolean>();
-  const [hands, setHands] = useState<ReadonlyMap<string, boolean>>(new Map());
+  const [hands, setHands] = useState<ReadonlyMap<string, boolean>>(() => new Map([[rungInAddress(), true]]));
   const folded = chosen ?? rungs > SEEN_AT_ONCE;
   const touched = useCallback((placed: string) => hands.get(placed), [hands]);
   const touch = useCallback(

@@ -6,7 +6,7 @@ import { nameOf } from '../../core/words';
 import { endsOf } from '../../core/rig';
 import type { Editing } from './editing';
 import { FoldedRung } from './folded-rung';
-import type { Folding } from './folding';
+import { rungInAddress, type Folding } from './folding';
 import { aliveRungs, findingAt, findingOn, weighs } from './joint-status';
 import { JointRow } from './joint-row';
 import { RungCard } from './rung-card';
@@ -99,6 +99,8 @@ function Joints({ ids, rung, rig, analysis, edit, carry }: RungProps & { ids: re
   });
 }
 
+const toMiddle = (element: HTMLElement | null): void => element?.scrollIntoView({ block: 'center' });
+
 /** The rig as the lead is followed by hand: the source at the top, the recorder at the foot. */
 export const Ladder = memo(function Ladder(props: LadderProps) {
   const { rig, analysis, drawer, edit, preview, add, folding } = props;
@@ -106,6 +108,7 @@ export const Ladder = memo(function Ladder(props: LadderProps) {
   const alive = aliveRungs(analysis);
   const { rungs } = analysis;
   const spine = rungs.filter((rung) => rung.depth === 0);
+  const asked = rungInAddress();
   return (
     <ol aria-label="The rig, from source to recorder" className="mx-auto mt-4 max-w-3xl">
       {rungs.map((rung) => {
@@ -119,7 +122,7 @@ export const Ladder = memo(function Ladder(props: LadderProps) {
         const open = isOpen(props, rung);
         const joints = jointsShown(props, rung);
         return (
-          <li key={rung.placed}>
+          <li key={rung.placed} ref={rung.placed === asked ? toMiddle : null}>
             {rung.lane && rung.depth === 1 && open && (
               <p className={`text-soft relative pt-2 pl-8 text-sm font-semibold`}>
                 {hasCord && <Cord alive={lives} />}

@@ -7,6 +7,7 @@ import { FindingCard } from '../bench/finding-card';
 import { PanelFrame } from '../bench/lens-frame';
 import type { LensProps } from '../bench/lens';
 import { VerdictHead } from '../bench/verdict-head';
+import { AirCard } from './air-card';
 import { HearingTable } from './hearing-table';
 
 type Shown = Pick<LensProps, 'rig' | 'analysis' | 'edit' | 'proved'>;
@@ -77,7 +78,10 @@ export function ReturnsPanel(props: ReturnsPanelProps) {
   const { rig, analysis, edit, found, trouble, choose } = props;
   const [open, setOpen] = useState(false);
   const hearing = found?.view.hearing;
-  const worst = Math.min(Infinity, ...(found?.view.loops ?? []).map(({ marginDb }) => marginDb));
+  const worst = Math.min(
+    Infinity,
+    ...(found?.view.loops ?? []).filter(({ air }) => !air).map(({ marginDb }) => marginDb),
+  );
   return (
     <PanelFrame label="Returns">
       <VerdictHead rig={rig} analysis={analysis} open={open} />
@@ -101,6 +105,7 @@ export function ReturnsPanel(props: ReturnsPanelProps) {
       </button>
       <div className={open ? '' : 'max-lg:hidden'}>
         {found && <PlanCard rig={rig} edit={edit} found={found} />}
+        {found && <AirCard rig={rig} edit={edit} found={found} />}
         {hearing && hearing.cells.length > 0 && <HearingTable rig={rig} hearing={hearing} choose={choose} />}
         <Findings {...props} />
         {found && (
@@ -108,7 +113,7 @@ export function ReturnsPanel(props: ReturnsPanelProps) {
             {worst < FAR
               ? `A loop of stages stays ${worst.toFixed(1)} dB from howling.`
               : 'No loop of stages comes near to howling.'}{' '}
-            Loudspeakers and the air between them are not looked at. Delays of networks and apps are typical.
+            Delays of networks and apps are typical.
           </p>
         )}
       </div>

@@ -31,11 +31,12 @@ function useReading(rig: Rig | undefined, recorder: string | undefined, measures
   return state?.of === measures ? state : undefined;
 }
 
-const benchAt = (rig: Rig, explanation: Explanation): string => {
-  const [edit] = explanation.edits;
-  const at = edit && 'joint' in edit ? `&joint=${encodeURIComponent(edit.joint)}` : '';
-  return `/?rig=${encodeURIComponent(rig.id)}${at}`;
-};
+/** The Bench, at the part or joint that is meant. */
+function benchAt(rig: Rig, { edits: [edit] }: Explanation): string {
+  const joint = edit?.kind === 'unplug' ? rig.joints.find(({ id }) => id === edit.joint) : undefined;
+  const part = joint?.plug.part ?? (edit && 'part' in edit ? edit.part : undefined);
+  return `/?rig=${encodeURIComponent(rig.id)}${part === undefined ? '' : `#${encodeURIComponent(part)}`}`;
+}
 
 function ExplanationItem({ rig, explanation }: { rig: Rig; explanation: Explanation }) {
   const { edits } = explanation;

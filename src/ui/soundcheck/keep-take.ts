@@ -1,7 +1,7 @@
 'use client';
 import { wavHead } from '../../core/signal/files';
 import { database } from '../../store/database';
-import type { TakeRecord } from '../../store/records';
+import type { TakeAbout, TakeOrigin, TakeRecord } from '../../store/records';
 import {
   changeTake,
   deleteTake,
@@ -34,6 +34,12 @@ export async function readKept(id: string): Promise<void> {
   await changeTake(id, { measures: read.measures });
 }
 
+/** A take to be: how it is called, whence it comes, what it is about. */
+export interface NewTake extends TakeAbout {
+  readonly name: string;
+  readonly origin: TakeOrigin;
+}
+
 export interface Reading {
   readonly id: string;
   readonly done: Promise<string | undefined>;
@@ -44,11 +50,7 @@ export interface Reading {
  * Measures a file and keeps it as a take of a rig. `done`: nothing, or why it was refused; then nothing is kept. Where there is no room for the
  * sound, what was measured is kept without it.
  */
-export function readFile(
-  file: Blob,
-  about: Pick<TakeRecord, 'name' | 'origin' | 'rig' | 'recorder'>,
-  tell: (share: number) => void,
-): Reading {
+export function readFile(file: Blob, about: NewTake, tell: (share: number) => void): Reading {
   const id = crypto.randomUUID();
   const kept = { parts: 0, bytes: 0, full: false };
   const keep = async (samples: ArrayBuffer): Promise<void> => {

@@ -1,6 +1,6 @@
 import { weave16 } from '../../core/signal/files';
 import type { GuideStep } from '../../core/words/guide';
-import type { Stretch, TakeRecord } from '../../store/records';
+import type { Stretch, TakeAbout } from '../../store/records';
 import { beginTake, changeTake, deleteTake, keepPart } from '../../store/takes';
 import { sayStoreTrouble } from '../../store/trouble';
 import { readKept } from './keep-take';
@@ -10,7 +10,7 @@ export interface AskedTake {
   readonly deviceId: string | undefined;
   /** The prompts of a guided take; none of a free one. */
   readonly steps: readonly GuideStep[];
-  readonly about: Pick<TakeRecord, 'rig' | 'recorder'>;
+  readonly about: TakeAbout;
 }
 
 export interface TakeEars {

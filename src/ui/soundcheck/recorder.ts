@@ -68,7 +68,7 @@ export async function startRecording(deviceId: string | undefined, ears: Recorde
   );
   await context.audioWorklet.addModule('/recorder.worklet.js');
   const channels = Math.min(2, settings.channelCount ?? 1);
-  const node = new AudioWorkletNode(context, 'recorder', {
+  const node = new AudioWorkletNode(context, 'take-recorder', {
     numberOfOutputs: 0,
     channelCount: channels,
     channelCountMode: 'explicit',

@@ -5,14 +5,13 @@ import { useCallback, useEffect, useState } from 'react';
 import { nameOf } from '../../core/words/words';
 import { guideFor } from '../../core/words/guide';
 import type { Rig } from '../../core/rig';
-import type { TakeRecord } from '../../store/records';
 import { simulateTake } from '../../workers/takes';
 import { isReadable } from '../bench/unreadable-rig';
 import { receiveDrops } from '../shared/dropped-file';
 import { sayThreadTrouble } from '../shared/thread-trouble';
 import { useRigs } from '../shared/use-rigs';
 import { InputChoice } from './input-choice';
-import { readFile, readKept, sweep, type Reading } from './keep-take';
+import { readFile, readKept, sweep, type NewTake, type Reading } from './keep-take';
 import { RecordPanel } from './record-panel';
 import { TakeList } from './take-list';
 import { TakePanel } from './take-panel';
@@ -30,7 +29,7 @@ function useReading(open: (take: string) => void) {
   const [busy, setBusy] = useState<Busy>();
   const [trouble, setTrouble] = useState<string>();
   const read = useCallback(
-    (file: Blob, about: Pick<TakeRecord, 'name' | 'origin' | 'rig' | 'recorder'>) => {
+    (file: Blob, about: NewTake) => {
       setTrouble(undefined);
       const tell = (share: number) => setBusy((now) => now && { ...now, share });
       const reading: Reading = readFile(file, about, tell);
@@ -106,7 +105,7 @@ function useAsked() {
   const latest = [...(stored ?? [])].sort((a, b) => b.updatedAt - a.updatedAt)[0];
   const record = named === null ? latest : stored?.find(({ id }) => id === named);
   const rig = record?.doc;
-  const wanted = asked.get('recorder');
+  const wanted = asked.get('at');
   const recorder = rig?.purpose.recorders.find((id) => id === wanted) ?? rig?.purpose.recorders[0];
   const go = useCallback(
     (change: Readonly<Record<string, string | undefined>>) => {
@@ -190,12 +189,7 @@ export function SoundCheckView() {
         leaves this browser.
       </p>
       <div className="mt-3">
-        <RigChoice
-          rigs={rigs}
-          rig={rig}
-          recorder={recorder}
-          choose={(id, at) => go({ rig: id, recorder: at })}
-        />
+        <RigChoice rigs={rigs} rig={rig} recorder={recorder} choose={(id, at) => go({ rig: id, at })} />
       </div>
       {recording.state ? (
         <RecordPanel state={recording.state} stop={recording.stop} />

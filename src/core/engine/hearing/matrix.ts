@@ -3,6 +3,7 @@ import type { Facts } from '../facts';
 import { magnitude, nodeKey } from '../circuit';
 import { HEARD_LEVEL } from '../returns';
 import { dbV, gainToDb, SINE_CREST } from '../../units';
+import { couplings, toSpeaker } from '../air';
 import { appDelay, networkDelay, plusRange, type Delay } from './delays';
 
 /** Who hears: a pair of ears in the room, somebody at the far end of an app, or a recording. */
@@ -84,14 +85,37 @@ interface Way {
   readonly path: readonly string[];
 }
 
+/** A voice that came out of a loudspeaker and into a microphone: how late, and through what. */
+interface AirVoice extends VoiceSource {
+  readonly late: number;
+  readonly by: readonly string[];
+}
+
+/** Voices as microphones have them from loudspeakers that play them. */
+const throughAir = (facts: Facts, voices: readonly VoiceSource[]): AirVoice[] =>
+  couplings(facts).flatMap(({ speaker, microphone, source, gain, delayMs }) =>
+    voices
+      .filter(({ placed, level }) => placed !== microphone && Number.isFinite(level))
+      .map((voice) => ({
+        ...voice,
+        id: source,
+        placed: microphone,
+        level: dbV(voice.level + gainToDb(gain * toSpeaker(facts, voice.id, speaker))),
+        late: delayMs,
+        by: [voice.placed, speaker, microphone],
+      })),
+  );
+
 /** The loudest of some voices between two nodes: RMS dBV. */
 function loudest(facts: Facts, voices: readonly VoiceSource[], plus: string, minus: string): Way | undefined {
   const [p, m] = [facts.nets.of(plus), facts.nets.of(minus)];
-  const ways = voices.flatMap((voice): Way[] => {
+  const all: readonly (VoiceSource & Partial<AirVoice>)[] = [...voices, ...throughAir(facts, voices)];
+  const ways = all.flatMap((voice): Way[] => {
     const gain = facts.alternating.gain(voice.id, p, m);
     if (!gain || magnitude(gain) < 1e-7 || !Number.isFinite(voice.level)) return [];
     const { parts, delay } = wayInto(facts, voice, p, m);
-    return [{ level: voice.level + gainToDb(magnitude(gain)), delay, path: parts }];
+    const path = [...(voice.by ?? []), ...parts];
+    return [{ level: voice.level + gainToDb(magnitude(gain)), delay: delay + (voice.late ?? 0), path }];
   });
   return ways.sort((a, b) => b.level - a.level)[0];
 }

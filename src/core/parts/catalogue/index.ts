@@ -9,6 +9,7 @@ import { INTERFACES } from './interfaces';
 import { JACK_ADAPTERS } from './jack-adapters';
 import { JACK_LEADS } from './jack-leads';
 import { LEADS, SPLITTERS } from './leads';
+import { LOUDSPEAKERS } from './loudspeakers';
 import { LINE_ADAPTERS, LINE_LEADS } from './line-leads';
 import { MICROPHONES } from './microphones';
 import { MIXERS } from './mixers';
@@ -29,6 +30,7 @@ const SHIPPED: readonly Part[] = [
   ...XLR_MICROPHONES,
   ...USB_MICROPHONES,
   ...PLAYERS,
+  ...LOUDSPEAKERS,
   ...LEADS,
   ...JACK_LEADS,
   ...JACK_ADAPTERS,

@@ -88,6 +88,7 @@ export const MICROPHONES: readonly Part[] = [
   },
   {
     id: 'camera-top-pip',
+    pattern: 'shotgun',
     name: 'Camera-top microphone, plug-in power',
     family: 'microphone',
     summary: 'short shotgun that takes its power from the camera',
@@ -97,6 +98,7 @@ export const MICROPHONES: readonly Part[] = [
   },
   {
     id: 'camera-top-self',
+    pattern: 'shotgun',
     name: 'Camera-top microphone, self-powered',
     family: 'microphone',
     summary: 'own battery; a hot output that wants a low camera gain',
@@ -142,6 +144,7 @@ export const MICROPHONES: readonly Part[] = [
   },
   {
     id: 'camera-top-lead-off',
+    pattern: 'shotgun',
     name: 'Camera-top microphone, lead comes off',
     family: 'microphone',
     summary: 'short shotgun on plug-in power; its own lead can be changed for one that fits elsewhere',

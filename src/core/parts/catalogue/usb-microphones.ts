@@ -38,6 +38,7 @@ const phonesCircuit: CircuitElement[] = [
 const usbMicrophone = ({ connector, phones, draw, takes, mute, ...plan }: UsbMicPlan): Part => ({
   ...plan,
   family: 'microphone',
+  pattern: 'cardioid',
   ports: [usbPort('usb', SOCKET[connector], connector, 'jack'), ...(phones ? [phonesOut('trs-3.5')] : [])],
   settings: [
     knob('gain', 'Gain', 0, 40, 20),

@@ -14,6 +14,7 @@ const coil = (sensitivity: Quantity, ohms: number): CircuitElement[] => [
 
 const condenser = (id: string, name: string, summary: string, price: number, sensitivity: number): Part => ({
   id,
+  pattern: 'cardioid',
   name,
   family: 'microphone',
   summary,
@@ -43,6 +44,7 @@ const condenser = (id: string, name: string, summary: string, price: number, sen
 export const XLR_MICROPHONES: readonly Part[] = [
   {
     id: 'dynamic-xlr',
+    pattern: 'cardioid',
     name: 'Dynamic microphone, XLR',
     family: 'microphone',
     summary: 'needs no power; wants a microphone preamplifier',
@@ -53,6 +55,7 @@ export const XLR_MICROPHONES: readonly Part[] = [
   },
   {
     id: 'dynamic-xlr-switch',
+    pattern: 'cardioid',
     stands: 'held',
     name: 'Handheld dynamic microphone with switch, XLR',
     family: 'microphone',
@@ -69,9 +72,13 @@ export const XLR_MICROPHONES: readonly Part[] = [
     120,
     -34,
   ),
-  condenser('shotgun-xlr', 'Shotgun microphone, XLR', 'reaches further; needs phantom power', 200, -32),
+  {
+    ...condenser('shotgun-xlr', 'Shotgun microphone, XLR', 'reaches further; needs phantom power', 200, -32),
+    pattern: 'shotgun',
+  },
   {
     id: 'ribbon-xlr',
+    pattern: 'figure-8',
     name: 'Ribbon microphone, XLR',
     family: 'microphone',
     summary: 'quiet; phantom on one leg alone can tear its ribbon',

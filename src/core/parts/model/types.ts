@@ -1,4 +1,5 @@
 import type { Connector, Contact, Gender } from '../../plugs';
+import type { PartFamily, PolarPattern } from './kinds';
 import type { MaximumKind } from './absolute-maxima';
 import type { DbSpl, DbV, DbVPerPa, Milliamps, Ohms, Volts } from '../../units';
 
@@ -234,6 +235,15 @@ export interface Ear {
   readonly minus: NodeName;
 }
 
+/** A loudspeaker. `spl`: sound pressure 1 m before it for 1 V RMS between its terminals at no gain; `directivity`: Q at 1 kHz. */
+export interface Loudspeaker {
+  readonly plus: NodeName;
+  readonly minus: NodeName;
+  readonly spl: DbSpl;
+  readonly gain?: Quantity;
+  readonly directivity: number;
+}
+
 /** What a sound device streams: channels each way, bits a sample, samples a second. */
 export interface StreamFormat {
   readonly inputs: number;
@@ -350,29 +360,6 @@ export interface Host {
   readonly manyDevices?: boolean;
 }
 
-export const PART_FAMILIES = [
-  'receiver',
-  'pack',
-  'microphone',
-  'instrument',
-  'player',
-  'headphones',
-  'lead',
-  'splitter',
-  'dongle',
-  'adapter',
-  'box',
-  'interface',
-  'mixer',
-  'hub',
-  'supply',
-  'phone',
-  'computer',
-  'camera',
-  'recorder',
-] as const;
-export type PartFamily = (typeof PART_FAMILIES)[number];
-
 /** A part as data. Every figure is typical unless its comment says otherwise, and may be edited by the user. */
 export interface Part {
   readonly id: string;
@@ -391,6 +378,10 @@ export interface Part {
   readonly bears?: readonly { readonly plus: NodeName; readonly minus: NodeName; readonly volts: Volts }[];
   readonly captures?: readonly Capture[];
   readonly ears?: readonly Ear[];
+  /** What it gives into the room. */
+  readonly speaker?: Loudspeaker;
+  /** How a microphone hears round about; to all sides alike where absent. */
+  readonly pattern?: PolarPattern;
   readonly bus?: BusDevice;
   readonly hub?: BusHub;
   readonly host?: Host;

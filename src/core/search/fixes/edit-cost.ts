@@ -43,6 +43,8 @@ const DOING: Readonly<Record<RigEdit['kind'], number>> = {
   policy: AT_HAND,
   voice: AT_HAND,
   distance: AT_HAND,
+  air: AT_HAND,
+  room: 0,
   outlet: AT_HAND,
   session: 0,
   site: 0,

@@ -1,2 +1,4 @@
 export type { ReturnsPlan } from './plan';
 export { planReturns } from './plan';
+export type { AirMove } from './air-moves';
+export { airMoves } from './air-moves';

@@ -4,6 +4,10 @@ import type { Piece } from '../measure/stage';
 /** The most of a file that is searched for its samples: pictures and notes of recorders may stand before them, bytes. */
 const LONGEST_HEAD = 4_000_000;
 
+/** With more of the file these may mend themselves. */
+const MORE_MAY_COME: readonly WavProblem['code'][] = ['no-samples', 'no-format'];
+const SHORTEST_HEAD = 12;
+
 /** A WAV file as it comes, in bytes of any length. */
 export interface WavFeed {
   /** Gives back what is wrong with the head as soon as that is known; then nothing more is taken. */
@@ -41,7 +45,7 @@ export function wavFeed(size: number | undefined, open: (head: WavHead) => (piec
   const start = (known: number | undefined): void => {
     const result = readWavHead(waiting, size ?? known ?? Infinity);
     if (!result.ok) {
-      const more = result.problem.code === 'no-samples' || result.problem.code === 'no-format' || seen < 12;
+      const more = seen < SHORTEST_HEAD || MORE_MAY_COME.includes(result.problem.code);
       if (known === undefined && more && seen < LONGEST_HEAD) return;
       problem = result.problem;
       return;

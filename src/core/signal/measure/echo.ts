@@ -107,7 +107,8 @@ export function echoFinder(rate: number, seconds: number | undefined, channels: 
         .sort((a, b) => b.energy - a.energy);
       if (!loudest || loudest.energy / size < 1e-8) continue;
       const wave = cepstrumOf(loudest.frame, window, rate);
-      for (let i = 0; i < wave.length; i += 1) sum.cepstrum[i] = (sum.cepstrum[i] as number) + (wave[i] as number);
+      for (let i = 0; i < wave.length; i += 1)
+        sum.cepstrum[i] = (sum.cepstrum[i] as number) + (wave[i] as number);
       sum.count += 1;
     }
   };

@@ -16,7 +16,10 @@ export function sideDelay(sampleRate: number, size: number) {
   const window = hann(size);
   const [re, im] = [new Float64Array(size / 2 + 1), new Float64Array(size / 2 + 1)];
   const x = new Float64Array(size);
-  const bins = (): [Float64Array, Float64Array] => [new Float64Array(size / 2 + 1), new Float64Array(size / 2 + 1)];
+  const bins = (): [Float64Array, Float64Array] => [
+    new Float64Array(size / 2 + 1),
+    new Float64Array(size / 2 + 1),
+  ];
   const [one, other] = [bins(), bins()];
   let count = 0;
   const transform = (samples: Float32Array, out: [Float64Array, Float64Array]) => {

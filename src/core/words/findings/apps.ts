@@ -68,6 +68,32 @@ const sayTwice = (rig: Rig, f: Finding): Sentence => [
   ' would pass for one.',
 ];
 
+const sayHowls = (rig: Rig, f: Finding): Sentence => {
+  const [margin, apart] = f.values;
+  const over = margin && margin.value <= 0;
+  return [
+    `${capital(nameOf(rig, f.other))} hears ${nameOf(rig, f.where.part)}, `,
+    ...(apart ? [show(apart)] : []),
+    over
+      ? ' away, which plays it: what goes round comes back louder, margin '
+      : ' away, which plays it: margin to howling ',
+    ...(margin ? [show(margin)] : []),
+    '; ',
+    limitFigure(f),
+    ' is wanted.',
+  ];
+};
+
+const sayOpen = (rig: Rig, f: Finding): Sentence => [
+  `${capital(nameOf(rig, f.other))} hears the far end out of ${nameOf(rig, f.where.part)} and sends it back, `,
+  ...f.values.slice(0, 1).map(show),
+  ' under the voice, ',
+  ...f.values.slice(1).map(show),
+  ' late; ',
+  limitFigure(f),
+  ' is wanted at that delay. Headphones end it.',
+];
+
 const sayGuests = (rig: Rig, f: Finding): Sentence => [
   `Those at the far end are heard from ${noun(rig, f.recorder)} alone, and ${ears(rig, f.other)} are plugged in ahead of it.`,
 ];
@@ -134,6 +160,18 @@ export const APP_WORDS = {
   'heard-twice': {
     title: 'Heard twice',
     says: sayTwice,
+  },
+  howls: {
+    title: 'It howls',
+    says: sayHowls,
+  },
+  'near-howling': {
+    title: 'Near howling',
+    says: sayHowls,
+  },
+  'speakers-open': {
+    title: 'A loudspeaker in the call',
+    says: sayOpen,
   },
   'guests-not-heard': {
     title: 'Nobody hears the far end',

@@ -31,6 +31,8 @@ export const FINDING_MEANS: Readonly<Record<FindingCode, string>> = {
   'heard-twice':
     'Direct monitoring and the app’s own play the same, one later than the other: a doubled, hollow sound.',
   hot: 'Nothing clips as it is; a laugh or a harder stroke would.',
+  howls:
+    'A microphone hears a loudspeaker that plays it: what goes round comes back louder than it went. Closer to the mouth, the loudspeaker where the microphone is deafest, farther, lower, or headphones.',
   hums: 'Two things on the mains are joined by the sound leads as well, or a current that charges returns by them: hum or whine beside the voice. A power bank, an isolator or a balanced lead breaks the way; a safety earth is never lifted.',
   'isochronous-exceeded': 'A full-speed device streams more bytes a millisecond than one frame holds.',
   'may-hum':
@@ -45,6 +47,7 @@ export const FINDING_MEANS: Readonly<Record<FindingCode, string>> = {
     'The jack reads a short or the hook button at its microphone contact, takes what is plugged in for plain headphones, and keeps its own microphone.',
   'monitor-off': 'The headphones would hear the source if a monitor switch were on.',
   'monitor-unpowered': 'The microphone works without it; its own headphone socket does not.',
+  'near-howling': 'The same within six decibels: it rings, and howls when somebody steps nearer or turns up.',
   'no-analogue-mode':
     'A dongle without a converter wants the audio accessory mode of the USB-C port, and this port has none. A dongle with a converter inside works on any port that takes USB sound.',
   'no-path': 'No chain of joints leads from the source to the recorder.',
@@ -69,6 +72,8 @@ export const FINDING_MEANS: Readonly<Record<FindingCode, string>> = {
   sags: 'A long or thin supply lead, or a hub without a supply, leaves the device less than it must do with.',
   'shares-track':
     'The rig asks for a side or track of its own for each source, and two of them cannot be told apart later.',
+  'speakers-open':
+    'A loudspeaker plays the far end to a microphone that the far end is sent. Headphones; or a microphone closer to the mouth, the loudspeaker behind it, farther and lower.',
   'stage-clips': 'Peaks drive a stage on the way past its clip level.',
   starved: 'The device declares more current than its socket gives; the host refuses it.',
   'switched-off': 'A mute, a channel switch or an answer to a question keeps the source out.',
