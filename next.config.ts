@@ -7,6 +7,7 @@ const POLICY = [
   "style-src 'self' 'unsafe-inline'",
   "img-src 'self' data: blob:",
   "font-src 'self'",
+  "media-src 'self' blob:",
   "connect-src 'self'",
   "worker-src 'self' blob:",
   "object-src 'none'",

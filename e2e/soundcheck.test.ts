@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { copyFileSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By } from 'selenium-webdriver';
@@ -75,6 +75,11 @@ describe('sound check', () => {
       expect(peak).toBeCloseTo(own[i] ?? NaN, 1),
     );
     await page.find('//*[@data-compared]');
+    // It can be heard: the browser has opened the sound.
+    await browser.driver.wait(
+      () => browser.driver.executeScript<boolean>('return document.querySelector("audio")?.duration > 4.9'),
+      10_000,
+    );
     expect(await violationsOn(browser.driver)).toEqual([]);
   });
 
@@ -183,17 +188,29 @@ describe('sound check', () => {
     expect(await page.text('//ol[@aria-label="Explanations"]/li[1]')).toBe('The rig as it is laid out.');
   });
 
-  it('saves the take as a WAV file that others read, and forgets it when told', async () => {
+  it('leads from an explanation to the part on the Bench, opened', async () => {
     await open('launch-day-stream');
     await give(take);
     await shown('both.wav');
+    await page.click('//ol[@aria-label="Explanations"]//a[.="See it on the Bench"]');
+    await page.find('//ol[@aria-label="The rig, from source to recorder"]');
+    const part = new URL(await browser.driver.getCurrentUrl()).hash.slice(1);
+    expect(part).not.toBe('');
+  });
+
+  it('saves the take as a WAV file that others read, and forgets it when told', async () => {
+    await open('launch-day-stream');
+    const kept = join(folder, 'kept.wav');
+    copyFileSync(take, kept);
+    await give(kept);
+    await shown('kept.wav');
     await page.click('//button[starts-with(normalize-space(.), "Save WAV")]');
     const saved = await page.downloaded();
     expect(readFileSync(saved).subarray(44)).toEqual(readFileSync(take).subarray(44));
     await page.button('Delete');
     await browser.driver.wait(
       async () =>
-        (await browser.driver.findElements(By.xpath('//article[@aria-label="both.wav"]'))).length === 0,
+        (await browser.driver.findElements(By.xpath('//article[@aria-label="kept.wav"]'))).length === 0,
       10_000,
     );
   });

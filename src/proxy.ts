@@ -10,6 +10,7 @@ export function proxy(request: NextRequest): NextResponse {
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' data: blob:",
     "font-src 'self'",
+    "media-src 'self' blob:",
     `connect-src 'self'${development ? ' ws:' : ''}`,
     "worker-src 'self' blob:",
     "object-src 'none'",

@@ -8,6 +8,7 @@ import { forgetFactors, forgetNetworks } from '../core/engine/circuit';
 import { applyEdit, laidParts, type Rig } from '../core/rig';
 import { checkRig } from '../core/files/read-rig';
 import { powerView } from '../core/views';
+import { takeLines } from './bench-takes';
 import { routeRows } from './bench-routes';
 import { grown } from './grown';
 import { time, type Row } from './timing';
@@ -117,5 +118,7 @@ export function bench(folder: string, requests: string): string {
     ),
     '',
     heapOverAnHour(folder),
+    '',
+    ...takeLines(),
   ].join('\n');
 }

@@ -26,6 +26,8 @@ export interface Reading {
 const A_CHANGE_COSTS = 1;
 /** An echo under this may be missed in a take, dB. */
 const FAINT_ECHO = -20;
+/** That costs less than a change: what a take may well miss is no reason to think of one. */
+const MISSED_ECHO = 0.5;
 /** A change of less than this in what a take shows is no other take. */
 const HEARD = 0.5;
 /** Explanations that predict the same within this are one. */
@@ -47,7 +49,7 @@ function imageDistance(a: Features['image'], b: Features['image']): number {
 
 function echoDistance(a: Features['echo'], b: Features['echo']): number {
   // One so weak may go unnoticed.
-  if (!a || !b) return a === b ? 0 : (a ?? b ?? { levelDb: 0 }).levelDb < FAINT_ECHO ? 1.5 : 8;
+  if (!a || !b) return a === b ? 0 : (a ?? b ?? { levelDb: 0 }).levelDb < FAINT_ECHO ? MISSED_ECHO : 8;
   return Math.min(8, Math.abs(a.delayMs - b.delayMs) / 40 + Math.abs(a.levelDb - b.levelDb) / 6);
 }
 
@@ -63,7 +65,7 @@ const noiseDistance = (predicted: number | null, measured: number | null): numbe
 function humDistance(predicted: number, measured: number): number {
   const [a, b] = [predicted > -90, measured > -90];
   if (a !== b) return Math.min(6, Math.max(predicted, measured) > -75 ? 6 : 2);
-  return a ? between(predicted, measured, 8, 4) : 0;
+  return a ? between(predicted, measured, 8, 8) : 0;
 }
 
 function clipDistance(predicted: Features, measured: Features): number {

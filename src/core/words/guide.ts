@@ -1,5 +1,5 @@
 import { isSpoken, jointsOf, laidParts, type Rig } from '../rig';
-import { nameOf } from './words';
+import { nameOf as fullName } from './words';
 
 /** One thing that is asked for in a guided take. */
 export interface GuideStep {
@@ -8,6 +8,10 @@ export interface GuideStep {
   readonly part?: string;
   readonly seconds: number;
 }
+
+/** As it stands within a sentence. */
+const nameOf = (rig: Rig, id: string): string =>
+  fullName(rig, id).replace(/^[A-Z](?=[a-z])/, (c) => c.toLowerCase());
 
 /** What goes over the air may drop out where one stands. */
 const hasRadio = (rig: Rig): boolean =>

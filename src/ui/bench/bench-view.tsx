@@ -7,7 +7,10 @@ import { sayThreadTrouble } from '../shared/thread-trouble';
 import { nameShownRig, useShownRig } from '../shared/use-rigs';
 import { Bench } from './bench';
 import { EmptyBench } from './empty-bench';
-import { UnreadableRig, isReadable } from './unreadable-rig';
+import { lazily } from '../shared/lazily';
+import { isReadable } from './is-readable';
+
+const UnreadableRig = lazily(() => import('./unreadable-rig').then((m) => m.UnreadableRig));
 
 type Check = { readonly of: string; readonly problem: ReadProblem | null } | undefined;
 

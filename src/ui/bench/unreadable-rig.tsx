@@ -1,23 +1,9 @@
 'use client';
-import { RIG_VERSION, type Rig } from '../../core/rig';
+import { RIG_VERSION } from '../../core/rig';
 import { sayProblem, type ReadProblem } from '../../core/files';
 import { deleteRig } from '../../store/rigs';
 import { keeping } from '../shared/report-trouble';
 import { saveFile } from '../shared/save-file';
-
-/** Whether this Symplex can lay out a stored document; another version's, or one that was damaged, it leaves alone. */
-export const isReadable = (doc: unknown): doc is Rig => {
-  const rig = (doc ?? {}) as Partial<Record<keyof Rig, unknown>>;
-  const isObject = (value: unknown) => typeof value === 'object' && value !== null;
-  return (
-    rig.version === RIG_VERSION &&
-    typeof rig.name === 'string' &&
-    Array.isArray(rig.parts) &&
-    Array.isArray(rig.joints) &&
-    isObject(rig.purpose) &&
-    isObject(rig.surroundings)
-  );
-};
 
 function reason(doc: unknown, problem: ReadProblem | undefined): string {
   if (problem) return `What is stored of it is damaged: ${sayProblem(problem)}`;

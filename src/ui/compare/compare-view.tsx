@@ -4,7 +4,7 @@ import { compareRigs, sayArrival, sayLevel, sayTitle } from '../../core/words';
 import type { RigRecord } from '../../store/records';
 import { useAnalysis } from '../bench/use-analysis';
 import { SentenceView } from '../shared/sentence-view';
-import { isReadable } from '../bench/unreadable-rig';
+import { isReadable } from '../bench/is-readable';
 import { useRigs } from '../shared/use-rigs';
 import { VERDICT_SIGN } from '../shared/verdict-sign';
 

@@ -17,7 +17,7 @@ import { isOwnId } from '../../core/parts/own-part';
 import { NewOwnPart } from '../own/new-own-part';
 import { OwnPartDialog } from '../own/own-part-dialog';
 import { exportDrawer, importDrawer } from './drawer-files';
-import { isReadable } from '../bench/unreadable-rig';
+import { isReadable } from '../bench/is-readable';
 import { DamagedParts } from './damaged-parts';
 import { DrawerTable, type DrawerEntry } from './drawer-table';
 import { Identifier } from './identifier';

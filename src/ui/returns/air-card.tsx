@@ -55,8 +55,7 @@ function RoomChoice({ rig, edit }: Pick<AirCardProps, 'rig' | 'edit'>) {
         {at < 0 && <option value={-1}>as the rig says</option>}
         {ROOMS.map(([name, cubicMetres, seconds], i) => (
           <option key={name} value={i}>
-            {name}
-            {cubicMetres < 100_000 && `, ${cubicMetres} m³, ${seconds} s`}
+            {cubicMetres < 100_000 ? `${name}, ${cubicMetres} m³, ${seconds} s` : name}
           </option>
         ))}
       </select>
@@ -149,7 +148,7 @@ export function AirCard({ rig, found, edit }: AirCardProps) {
               <li key={JSON.stringify(move.edit)} className="flex items-center gap-2 py-1">
                 <span className="min-w-0 flex-1">
                   {sayEdit(rig, move.edit)}:{' '}
-                  {move.marginDb === Infinity ? 'nothing goes round' : db(move.marginDb)}
+                  {move.marginDb === Infinity ? 'nothing goes round' : `margin ${db(move.marginDb)}`}
                 </span>
                 <button
                   type="button"

@@ -1,7 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
 import { dropReceiver } from '../shared/dropped-file';
-import { importRigFile } from '../shared/import-rig';
 
 const bringsFile = (event: DragEvent) => event.dataTransfer?.types.includes('Files') ?? false;
 
@@ -25,7 +24,7 @@ export function DropZone() {
       if (!file) return;
       const receive = dropReceiver();
       if (receive) receive(file);
-      else void importRigFile(file);
+      else void import('../shared/import-rig').then((m) => m.importRigFile(file));
     };
     window.addEventListener('dragover', drag);
     window.addEventListener('dragleave', leave);

@@ -1,7 +1,6 @@
 'use client';
 import { FilePlus2, Upload } from 'lucide-react';
 import { useRef } from 'react';
-import { importRigFile } from '../shared/import-rig';
 import { nameOfRig, showRig, type RigName } from '../shared/use-rigs';
 import { openDialog } from './dialogs';
 
@@ -56,7 +55,7 @@ export function RigList({ rigs, current }: { rigs: readonly RigName[]; current: 
         tabIndex={-1}
         onChange={(event) => {
           const file = event.target.files?.[0];
-          if (file) void importRigFile(file);
+          if (file) void import('../shared/import-rig').then((m) => m.importRigFile(file));
           event.target.value = '';
         }}
       />

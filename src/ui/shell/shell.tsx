@@ -10,8 +10,8 @@ import { keeping } from '../shared/report-trouble';
 import { DropZone } from './drop-zone';
 import { Navigation } from './navigation';
 import { BrokenView } from './broken-view';
-import { NoStorageNotice } from './no-storage';
 
+const NoStorageNotice = dynamic(() => import('./no-storage').then((m) => m.NoStorageNotice), { ssr: false });
 const Toaster = dynamic(() => import('sonner').then((m) => m.Toaster), { ssr: false });
 
 /** Opens the store, once; nothing that reads it is shown before. */

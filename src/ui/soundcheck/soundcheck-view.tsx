@@ -6,7 +6,7 @@ import { nameOf } from '../../core/words/words';
 import { guideFor } from '../../core/words/guide';
 import type { Rig } from '../../core/rig';
 import { simulateTake } from '../../workers/takes';
-import { isReadable } from '../bench/unreadable-rig';
+import { isReadable } from '../bench/is-readable';
 import { receiveDrops } from '../shared/dropped-file';
 import { sayThreadTrouble } from '../shared/thread-trouble';
 import { useRigs } from '../shared/use-rigs';
@@ -216,7 +216,11 @@ export function SoundCheckView() {
         takes={takes}
         shown={take?.id}
         open={open}
-        again={(id) => void readKept(id).catch((error: unknown) => setTrouble(String(error)))}
+        again={
+          recording.state
+            ? undefined
+            : (id) => void readKept(id).catch((error: unknown) => setTrouble(String(error)))
+        }
       />
       {take?.measures && (
         <div className="mt-4">

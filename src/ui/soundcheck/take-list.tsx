@@ -19,8 +19,8 @@ interface TakeListProps {
   readonly takes: readonly TakeRecord[];
   readonly shown: string | undefined;
   readonly open: (id: string) => void;
-  /** Reads what a broken-off recording left. */
-  readonly again: (id: string) => void;
+  /** Reads what a broken-off recording left; not while one runs. */
+  readonly again: ((id: string) => void) | undefined;
 }
 
 /** Every kept take, the latest first. */
@@ -49,7 +49,7 @@ export function TakeList({ takes, shown, open, again }: TakeListProps) {
                 {ORIGIN[take.origin]}: {sayShort(take)}
               </span>
             </button>
-            {!take.measures && take.bytes > 0 && (
+            {again && !take.measures && take.bytes > 0 && (
               <button type="button" className="button mt-1 w-full" onClick={() => again(take.id)}>
                 Read it
               </button>

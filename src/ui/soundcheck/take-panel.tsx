@@ -2,6 +2,7 @@
 import { CircleCheck, TriangleAlert, Info, Play } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { readTake, type TakeFinding } from '../../core/signal/reading';
+import { capital } from '../../core/words/words';
 import { sayTake, sayTakeFinding, takeTitle } from '../../core/words/say-take';
 import type { Measures } from '../../core/signal/measure';
 import type { Rig } from '../../core/rig';
@@ -37,6 +38,16 @@ function useSound(take: TakeRecord): string | undefined {
   return url;
 }
 
+const sayOrigin = ({ origin: { kind, text } }: TakeFinding): string =>
+  kind === 'our own' ? capital(text) : `Source: ${text}`;
+
+/** Places to listen at: so many, and this far apart, seconds. */
+const [PLACES, APART] = [6, 0.5];
+const apart = (seconds: readonly number[]): number[] =>
+  seconds
+    .reduce<number[]>((kept, at) => (at - (kept.at(-1) ?? -1) >= APART ? [...kept, at] : kept), [])
+    .slice(0, PLACES);
+
 function FindingItem({ finding, listen }: { finding: TakeFinding; listen?: (at: number) => void }) {
   const note = finding.severity === 'note';
   const Icon = note ? Info : TriangleAlert;
@@ -47,10 +58,10 @@ function FindingItem({ finding, listen }: { finding: TakeFinding; listen?: (at: 
         {note && <span className="font-normal">(good to know)</span>}
       </p>
       <p>{sayTakeFinding(finding)}</p>
-      <p className="text-soft text-sm">By: {finding.origin.text}.</p>
+      <p className="text-soft text-sm">{sayOrigin(finding)}.</p>
       {listen && finding.atSeconds && finding.atSeconds.length > 0 && (
         <p className="mt-1 flex flex-wrap gap-1">
-          {finding.atSeconds.slice(0, 6).map((at) => (
+          {apart(finding.atSeconds).map((at) => (
             <button
               key={at}
               type="button"

@@ -14,6 +14,8 @@ const [EARLIEST, LATEST] = [30, 1000];
 const [LOW, HIGH] = [300, 3400];
 /** A peak of the cepstrum over its own spread, and the weakest echo that is told, dB. Our own. */
 const [CLEAR, WEAKEST] = [7, -26];
+/** Nearer than this a voice that holds its pitch, clipped, looks like a weak echo: only a stronger one is told. Our own. */
+const [NEAR_MS, WEAKEST_NEAR] = [60, -20];
 /** A room has many such peaks close by; one repetition has one. Our own. */
 const [ROOM_WITHIN_MS, ROOM_SHARE] = [12, 0.6];
 /** Longest and shortest frame, seconds. */
@@ -85,7 +87,8 @@ function readEcho({ cepstrum, count }: Sum, rate: number): Echo | null {
   // The band’s ends widen the peak: its neighbours belong to it. ln(1 + g² + 2g cos) stands at g for g < 1.
   const gain = Math.min(0.99, height / count);
   const levelDb = 20 * Math.log10(gain);
-  return levelDb >= WEAKEST ? { delayMs: ((from + at) / rate) * 1000, levelDb } : null;
+  const delayMs = ((from + at) / rate) * 1000;
+  return levelDb >= (delayMs < NEAR_MS ? WEAKEST_NEAR : WEAKEST) ? { delayMs, levelDb } : null;
 }
 
 /** Looks for one repetition, by the mean cepstrum of the louder channel’s frames. `rate`: hertz, at least 7 kHz. */
