@@ -11,7 +11,8 @@ const [EACH, CLEAN, VOICES] = [7, 60, 14];
 const outfile = join(ROOT, '.build', 'takes-study.mjs');
 await build({
   stdin: {
-    contents: "export { studyClean, studyFaults } from './testing/takes/study'; export { voice } from './testing/takes/voice';",
+    contents:
+      "export { studyClean, studyFaults } from './testing/takes/study'; export { voice } from './testing/takes/voice';",
     resolveDir: ROOT,
     loader: 'ts',
   },
@@ -42,7 +43,9 @@ const faults = [...new Set(rows.map((r) => r.fault))];
 const table = [
   '| fault | clear | mild | faint | other findings in all of them |',
   '| --- | --- | --- | --- | --- |',
-  ...faults.map((f) => `| ${f} | ${cell(f, 'clear')} | ${cell(f, 'mild')} | ${cell(f, 'faint')} | ${others(f)} |`),
+  ...faults.map(
+    (f) => `| ${f} | ${cell(f, 'clear')} | ${cell(f, 'mild')} | ${cell(f, 'faint')} | ${others(f)} |`,
+  ),
 ];
 const alarmed = Object.entries(alarms).map(([code, count]) => `\`${code}\` ${count}`);
 const text = [
