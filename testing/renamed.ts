@@ -115,6 +115,7 @@ function stagesOf(name: Name, old: Part): Partial<Part> {
       })),
     }),
     ...(old.ears && { ears: old.ears.map((ear) => record(name, ear)) }),
+    ...(old.speaker && { speaker: record(name, old.speaker) }),
     ...(old.bears && { bears: old.bears.map((one) => record(name, one)) }),
     ...(old.stagesNeed && { stagesNeed: record(name, old.stagesNeed) }),
   };

@@ -92,6 +92,8 @@ const terminals = (facts: Facts, speaker: string) => {
 /** Gain from a source of the circuit to a loudspeaker’s terminals, linear. */
 export function toSpeaker(facts: Facts, source: string, speaker: string): number {
   const [plus, minus] = terminals(facts, speaker);
+  // A part of one's own may name a node that it does not have.
+  if (plus === undefined || minus === undefined) return 0;
   const gain = facts.alternating.gain(source, plus, minus);
   return gain ? magnitude(gain) : 0;
 }

@@ -61,6 +61,11 @@ function* circuitProblems(part: Part, contacts: ReadonlySet<string>): Problems {
   }
 }
 
+/** A loudspeaker’s gain must hang on what there is. */
+function* speakerProblems(part: Part): Problems {
+  if (part.speaker?.gain !== undefined) yield* quantityProblems(part, '/speaker/gain', part.speaker.gain);
+}
+
 /** Nodes that are listened to must have something on them. */
 function* listeningProblems(part: Part): Problems {
   const lies = new Set(part.circuit.flatMap((element) => endsOf(element).map(([, node]) => node)));
@@ -69,6 +74,7 @@ function* listeningProblems(part: Part): Problems {
       capture.channels.map((channel, n) => [`/captures/${c}/channels/${n}`, channel] as const),
     ),
     ...(part.ears ?? []).map((ear, n) => [`/ears/${n}`, ear] as const),
+    ...(part.speaker ? [['/speaker', part.speaker] as const] : []),
   ];
   for (const [at, pair] of used) {
     for (const end of ['plus', 'minus'] as const) {
@@ -176,6 +182,7 @@ export function* partProblems(part: Part): Problems {
   yield* settingProblems(part);
   yield* circuitProblems(part, contacts);
   yield* listeningProblems(part);
+  yield* speakerProblems(part);
   yield* pathProblems(part);
   yield* digitalProblems(part);
 }
