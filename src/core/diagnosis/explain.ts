@@ -90,28 +90,54 @@ export function distanceOf(predicted: Features, measured: Features): number {
 
 const isSame = (a: Features, b: Features): boolean => distanceOf(a, b) < SAME && distanceOf(b, a) < SAME;
 
+/** What the rig predicts, and what its single changes do: those that predict the same together. */
+interface Outlook {
+  readonly predicted: Features;
+  readonly changed: readonly { readonly edits: readonly RigEdit[]; readonly predicted: Features }[];
+  readonly tried: number;
+}
+
+function lookAhead(rig: Rig, recorder: string): Outlook {
+  const predicted = predict(allFacts(rig)[0], recorder);
+  const changed: { edits: RigEdit[]; predicted: Features }[] = [];
+  const changes = singleChanges(rig);
+  for (const edit of changes) {
+    const one = predict(allFacts(applyEdit(rig, edit))[0], recorder);
+    // What changes nothing that is heard explains nothing.
+    if (distanceOf(one, predicted) < HEARD) continue;
+    const alike = changed.find((f) => isSame(f.predicted, one));
+    if (alike) alike.edits.push(edit);
+    else changed.push({ edits: [edit], predicted: one });
+  }
+  return { predicted, changed, tried: changes.length };
+}
+
+const known = new WeakMap<Rig, Map<string, Outlook>>();
+
+/** The same, once for a rig: every further take is held against what is known. */
+function outlookOf(rig: Rig, recorder: string): Outlook {
+  const of = known.get(rig) ?? new Map<string, Outlook>();
+  known.set(rig, of);
+  const found = of.get(recorder) ?? lookAhead(rig, recorder);
+  of.set(recorder, found);
+  return found;
+}
+
 /**
  * Compares a take with what the rig predicts, and with what it would predict with each single setting or joint changed. The nearest come first;
  * changes that predict the same cannot be told apart by a take and are one explanation.
  */
 export function explain(rig: Rig, recorder: string, measured: Features): Reading {
-  const features = (edit?: RigEdit): Features | undefined => {
-    const changed = edit ? applyEdit(rig, edit) : rig;
-    return changed && predict(allFacts(changed)[0], recorder);
+  const { predicted, changed, tried } = outlookOf(rig, recorder);
+  const asLaidOut: Explanation = { edits: [], predicted, distance: distanceOf(predicted, measured) };
+  const others = changed.map((one): Explanation => ({
+    ...one,
+    distance: distanceOf(one.predicted, measured) + A_CHANGE_COSTS,
+  }));
+  return {
+    predicted,
+    measured,
+    tried,
+    explanations: [asLaidOut, ...others].sort((a, b) => a.distance - b.distance),
   };
-  const predicted = features() as Features;
-  const found: { edits: RigEdit[]; predicted: Features; distance: number }[] = [
-    { edits: [], predicted, distance: distanceOf(predicted, measured) },
-  ];
-  const changes = singleChanges(rig);
-  for (const edit of changes) {
-    const one = features(edit);
-    // What changes nothing that is heard explains nothing.
-    if (!one || distanceOf(one, predicted) < HEARD) continue;
-    const alike = found.find((f) => f.edits.length > 0 && isSame(f.predicted, one));
-    if (alike) alike.edits.push(edit);
-    else found.push({ edits: [edit], predicted: one, distance: distanceOf(one, measured) + A_CHANGE_COSTS });
-  }
-  found.sort((a, b) => a.distance - b.distance);
-  return { predicted, measured, explanations: found, tried: changes.length };
 }

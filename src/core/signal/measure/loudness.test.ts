@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { kWeighting } from './k-weighting';
-import { measuring } from './measure';
+import { levels } from './levels';
+import { loudness } from './loudness';
+import { truePeak } from './true-peak';
 
 const RATE = 48_000;
 
@@ -17,10 +19,14 @@ function tones(parts: readonly (readonly [level: number, seconds: number])[], ra
   return [side, side];
 }
 
+/** The two measures that these documents are about, fed as `measuring` feeds them. */
 function loudnessOf(sides: readonly Float32Array[], sampleRate = RATE) {
-  const measure = measuring({ sampleRate, channels: sides.length });
-  measure.push(sides);
-  return measure.finish();
+  const shape = { sampleRate, channels: sides.length };
+  const [loud, peaks, level] = [loudness(shape), truePeak(shape), levels(shape)];
+  const tops = level.push(sides);
+  loud.push(sides, tops);
+  peaks.push(sides, tops);
+  return { loudness: loud.finish(), truePeakDbtp: peaks.finish() };
 }
 
 const SILENCE = -400;
@@ -218,8 +224,7 @@ describe('K-weighting', () => {
 
 describe('what is too short or nothing', () => {
   it('has no loudness, and no NaN', () => {
-    const { loudness } = loudnessOf(tones([[-23, 0.2]]));
-    expect(loudness).toMatchObject({
+    expect(loudnessOf(tones([[-23, 0.2]])).loudness).toMatchObject({
       integratedLufs: -Infinity,
       momentaryMaxLufs: -Infinity,
       loudnessRangeLu: 0,
