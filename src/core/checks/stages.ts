@@ -1,7 +1,10 @@
 import { magnitude, nodeKey, type NetElement, type StagePath } from '../engine/circuit';
+import type { Arrival } from '../engine/flow';
 import type { Facts } from '../engine';
+import { SINE_CREST } from '../units';
 
 type Sense = Extract<NetElement, { kind: 'sense' }>;
+type Drive = Extract<NetElement, { kind: 'drive' }>;
 
 /** Whether anything of a source stands at a stage's input. */
 export function reachesSense(facts: Facts, source: string, sense: Sense): boolean {
@@ -67,3 +70,21 @@ export function leadsToRecorder(facts: Facts, drive: string, recorder: string, r
       }),
     );
 }
+
+/** A stage that the peaks of what arrives drive past its clip level, with those peaks, dBV. */
+export interface Overdriven {
+  readonly stage: Drive;
+  readonly peak: number;
+}
+
+/** Every such stage between a source and its recorder. */
+export const overdriven = (facts: Facts, { source, recorder, records }: Arrival): Overdriven[] => {
+  const voices = facts.voices.filter((voice) => voice.placed === source);
+  return facts.elements
+    .filter((element): element is Drive => element.kind === 'drive')
+    .map((stage) => {
+      const levels = voices.map((v) => v.level + facts.alternating.driven(v.id, stage.id) + v.crest);
+      return { stage, peak: Math.max(-Infinity, ...levels) - SINE_CREST };
+    })
+    .filter(({ stage, peak }) => peak > stage.clip && leadsToRecorder(facts, stage.id, recorder, records));
+};

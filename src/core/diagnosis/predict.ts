@@ -1,6 +1,5 @@
 import { SINE_CREST } from '../units';
-import { leadsToRecorder } from '../checks/stages';
-import type { NetElement } from '../engine/circuit';
+import { overdriven } from '../checks/stages';
 import type { Facts } from '../engine';
 import { earthFacts } from '../engine/earth';
 import {
@@ -12,13 +11,11 @@ import {
   type HostInput,
   type InputChannel,
 } from '../engine/flow';
-import { hearing } from '../engine/hearing';
+import { echoes } from '../engine/hearing';
 import { SILENT, type Features } from './features';
 
 /** A side so far under the other counts as empty, dB: as among the rig’s checks. */
 const EMPTY = 20;
-/** A caller’s voice leaves the device at such peaks, dBFS: common practice. */
-const SENT = -12;
 /** Nothing weaker than this is called an echo, dB under the voice. */
 const ECHO_LEAST = -26;
 
@@ -74,31 +71,14 @@ function imageOf(sides: readonly Side[]): Features['image'] {
   return alike > 0.985 ? 'dual-mono' : alike < -0.9 ? 'inverted' : 'stereo';
 }
 
-type Drive = Extract<NetElement, { kind: 'drive' }>;
-
 /** How far the peaks of what is meant drive a stage on the way past its clip level, dB; the worst. */
-function worstStage(facts: Facts, { source, recorder, records }: Arrival): number {
-  const stages = facts.elements.filter((e): e is Drive => e.kind === 'drive');
-  const voices = facts.voices.filter((voice) => voice.placed === source);
-  return Math.max(
-    -Infinity,
-    ...stages.flatMap((stage) => {
-      const peaks = voices.map(
-        (v) => v.level + facts.alternating.driven(v.id, stage.id) + v.crest - SINE_CREST,
-      );
-      const over = Math.max(-Infinity, ...peaks) - stage.clip;
-      return over > 0 && leadsToRecorder(facts, stage.id, recorder, records) ? [over] : [];
-    }),
-  );
-}
+const worstStage = (facts: Facts, arrival: Arrival): number =>
+  Math.max(-Infinity, ...overdriven(facts, arrival).map(({ stage, peak }) => peak - stage.clip));
 
 function echoAt(facts: Facts, recorder: string): Features['echo'] {
-  const cell = hearing(facts).cells.find(
-    (c) => c.listener === recorder && c.voice === recorder && c.state === 'late',
-  );
-  if (!cell) return null;
-  const levelDb = cell.level - SENT;
-  return levelDb >= ECHO_LEAST ? { delayMs: cell.delay.typical, levelDb: Math.min(0, levelDb) } : null;
+  const found = echoes(facts).find(({ caller }) => caller === recorder);
+  if (!found || -found.loss < ECHO_LEAST) return null;
+  return { delayMs: found.roundTrip.typical, levelDb: Math.min(0, -found.loss) };
 }
 
 function humAt(facts: Facts, input: HostInput): number {

@@ -1,5 +1,4 @@
 'use client';
-import type { Rig } from '../../core/rig';
 import type { Measures } from '../../core/signal/measure';
 import type { TakeRecord } from '../../store/records';
 
@@ -23,12 +22,7 @@ const say = (db: number): string =>
   Number.isFinite(db) ? `${db.toFixed(0).replace('-', '−')} dBFS` : 'nothing';
 
 /** What came in each stretch of a guided take. */
-export function StretchList({
-  take,
-}: {
-  take: TakeRecord & { readonly measures: Measures };
-  rig: Rig | undefined;
-}) {
+export function StretchList({ take }: { take: TakeRecord & { readonly measures: Measures } }) {
   const { stretches, measures } = take;
   if (!stretches || stretches.length === 0) return null;
   return (

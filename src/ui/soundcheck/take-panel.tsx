@@ -199,7 +199,7 @@ export function TakePanel({ take, takes, rig, recorder }: TakePanelProps) {
           ))}
         </ul>
       )}
-      <StretchList take={take} rig={rig} />
+      <StretchList take={take} />
       <Explanations rig={rig} recorder={recorder} measures={measures} />
       <Drawings measures={measures} />
       <section aria-label="Every measure" className="mt-4">

@@ -1,4 +1,4 @@
-import { amplitudeToDb } from './decibels';
+import { gainToDb } from '../../units';
 import type { Stage, TakeShape } from './stage';
 
 /** Flat tops: at full scale, or below it where something before the recorder clipped. */
@@ -69,7 +69,7 @@ function isCut(x: Float32Array, i: number, j: number, sign: number, spread: numb
 
 /** The level on which most of the tops lie that reach the channel’s own peak; undefined where nothing is cut. */
 function ceilingOf(tops: readonly Top[], peak: number): readonly Top[] {
-  const near = tops.filter(({ level }) => amplitudeToDb(peak) - amplitudeToDb(level) <= LEVEL_WIDTH);
+  const near = tops.filter(({ level }) => gainToDb(peak) - gainToDb(level) <= LEVEL_WIDTH);
   const full = near.filter(({ level }) => level >= FULL);
   return full.length > 0 || near.length >= ENOUGH ? near : [];
 }
@@ -115,7 +115,7 @@ export function clipping({ sampleRate, channels }: TakeShape): Stage<Clipping | 
       const sorted = tops.map(({ level }) => level).sort((a, b) => a - b);
       return {
         count: tops.length,
-        ceilingDbfs: amplitudeToDb(sorted[sorted.length >> 1] ?? 0),
+        ceilingDbfs: gainToDb(sorted[sorted.length >> 1] ?? 0),
         channel,
         atSeconds: tops.slice(0, MARKS).map(({ at }) => at / sampleRate),
       };

@@ -1,7 +1,5 @@
 /** Decibels of a mean square, 0 dB at 1: a full-scale square wave; −Infinity at nothing. */
 export const powerToDb = (power: number): number => (power > 0 ? 10 * Math.log10(power) : -Infinity);
-export const amplitudeToDb = (amplitude: number): number =>
-  amplitude > 0 ? 20 * Math.log10(amplitude) : -Infinity;
 
 /** The value under which a share of a sorted list lies. */
 export const quantile = (sorted: ArrayLike<number>, share: number): number =>

@@ -1,5 +1,6 @@
 import { growing } from './growing';
-import { amplitudeToDb, powerToDb } from './decibels';
+import { gainToDb } from '../../units';
+import { powerToDb } from './decibels';
 import { hopOf, type Piece, type TakeShape } from './stage';
 
 /** A channel over all of the take. RMS in dBFS re a full-scale square wave: a full-scale sine reads −3.01. */
@@ -91,7 +92,7 @@ function channelLevel(hop: number) {
       return tops;
     },
     level: (samples: number): ChannelLevel => ({
-      samplePeakDbfs: amplitudeToDb(peak),
+      samplePeakDbfs: gainToDb(peak),
       rmsDbfs: powerToDb(squares / Math.max(1, samples)),
       dcOffset: sum / Math.max(1, samples),
     }),

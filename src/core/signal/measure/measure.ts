@@ -124,25 +124,21 @@ function lower(sampleRate: number) {
 
 function delayBetween({ sampleRate, channels }: TakeShape) {
   if (channels < 2) return { push: () => undefined, finish: () => null };
-  const size = WHOLE;
-  const delay = sideDelay(sampleRate, size);
-  const frames: [Float32Array | undefined] = [undefined];
-  let seen = 0;
-  const right = framer(size, size, (frame) => waiting.push(frame.slice()));
+  const delay = sideDelay(sampleRate, WHOLE);
   const waiting: Float32Array[] = [];
-  const lefts: Float32Array[] = [];
-  const left = framer(size, size, (frame) => lefts.push(frame.slice()));
+  let seen = 0;
+  // Both sides come in pieces of one length: each frame of the right has its left already waiting.
+  const left = framer(WHOLE, WHOLE, (frame) => waiting.push(frame.slice()));
+  const right = framer(WHOLE, WHOLE, (frame) => {
+    const other = waiting.shift();
+    seen += 1;
+    if (other && (seen <= ALL_OF_THE_FIRST || seen % (2 * THEN_EACH) === 0)) delay.push(other, frame);
+  });
   return {
     push([l, r]: Piece) {
-      if (l) left(l);
-      if (r) right(r);
-      while (lefts.length > 0 && waiting.length > 0) {
-        [frames[0]] = [lefts.shift()];
-        const other = waiting.shift() as Float32Array;
-        seen += 1;
-        if (seen <= ALL_OF_THE_FIRST || seen % (2 * THEN_EACH) === 0)
-          delay.push(frames[0] as Float32Array, other);
-      }
+      if (!l || !r) return;
+      left(l);
+      right(r);
     },
     finish: delay.finish,
   };

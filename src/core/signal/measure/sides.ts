@@ -51,9 +51,7 @@ export function sideDelay(sampleRate: number, size: number) {
         if (v > height) [best, height] = [lag, v];
       }
       const spread = Math.sqrt(squares / (2 * most + 1));
-      return height > CLEAR * spread || (height > 0 && spread < height / CLEAR)
-        ? { delayMs: (best / sampleRate) * 1000 }
-        : null;
+      return height > CLEAR * spread ? { delayMs: (best / sampleRate) * 1000 } : null;
     },
   };
 }

@@ -1,4 +1,4 @@
-import { amplitudeToDb } from './decibels';
+import { gainToDb } from '../../units';
 import { hopOf, type Stage, type TakeShape } from './stage';
 
 /** The interpolator of ITU-R BS.1770-5 Annex 2, four phases of twelve; phases 3 and 4 are 2 and 1 backwards. */
@@ -88,7 +88,7 @@ export function truePeak({ sampleRate, channels }: TakeShape): Stage<readonly nu
     finish: () => {
       const after = new Float32Array(TAPS);
       kept.forEach((_, channel) => look(after, new Float32Array(Math.ceil(TAPS / hop)), channel));
-      return [...peaks].map(amplitudeToDb);
+      return [...peaks].map(gainToDb);
     },
   };
 }
