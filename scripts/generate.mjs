@@ -5,6 +5,8 @@ import { join } from 'node:path';
 import Ajv2020 from 'ajv/dist/2020.js';
 import standaloneCode from 'ajv/dist/standalone/index.js';
 import { build } from 'esbuild';
+import { format, resolveConfig } from 'prettier';
+import { typesOf } from './types-of.mjs';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const check = process.argv.includes('--check');
@@ -19,6 +21,8 @@ async function validator(path, ...others) {
     strict: true,
     strictRequired: false,
     strictTypes: false,
+    discriminator: true,
+    keywords: ['tsType', 'tsList'],
   });
   for (const other of others) ajv.addSchema(await schemaAt(other));
   const { outputFiles } = await build({
@@ -30,6 +34,17 @@ async function validator(path, ...others) {
     banner: { js: '// Made by scripts/generate.mjs from a schema; not for editing.' },
   });
   return outputFiles[0].text;
+}
+
+const PART_SCHEMA = 'src/core/parts/model/part-schema.json';
+const RIG_SCHEMA = 'src/core/files/rig-schema.json';
+const REQUEST_SCHEMA = 'src/core/files/request-schema.json';
+
+/** The types of a document, laid out as the rest of the code is. */
+async function typesFile(target, path, others, imports) {
+  const text = typesOf(await schemaAt(path), await Promise.all(others.map(schemaAt)), imports);
+  const options = await resolveConfig(join(root, target));
+  return format(text, { ...options, parser: 'typescript' });
 }
 
 /** What a function of the core's writes: the module is bundled and called. */
@@ -55,24 +70,51 @@ async function usualRigs() {
   return `// Made by scripts/generate.mjs from demo/usual; not for editing.\nexport const USUAL: readonly unknown[] = [\n${list}\n];\n`;
 }
 
+const PART_TYPES = 'src/core/parts/model/types.generated.ts';
+const RIG_TYPES = 'src/core/rig/types.generated.ts';
+const REQUEST_TYPES = 'src/core/search/route/request.generated.ts';
+
 const made = [
   [
-    'src/core/files/validate-rig.generated.mjs',
-    () => validator('src/core/files/rig-schema.json', 'src/core/parts/model/part-schema.json'),
-  ],
-  [
-    'src/core/parts/model/validate-part.generated.mjs',
-    () => validator('src/core/parts/model/part-schema.json'),
-  ],
-  [
-    'src/core/files/validate-request.generated.mjs',
+    PART_TYPES,
     () =>
-      validator(
-        'src/core/files/request-schema.json',
-        'src/core/files/rig-schema.json',
-        'src/core/parts/model/part-schema.json',
+      typesFile(
+        PART_TYPES,
+        PART_SCHEMA,
+        [],
+        [
+          "import type { Connector, Contact } from '../../plugs';",
+          "import type { DbSpl, DbV, DbVPerPa, Milliamps, Ohms, Volts } from '../../units';",
+        ],
       ),
   ],
+  [
+    RIG_TYPES,
+    () =>
+      typesFile(
+        RIG_TYPES,
+        RIG_SCHEMA,
+        [PART_SCHEMA],
+        ["import type { AppId, Evidence, Way } from '../apps';", "import type { Part } from '../parts';"],
+      ),
+  ],
+  [
+    REQUEST_TYPES,
+    () =>
+      typesFile(
+        REQUEST_TYPES,
+        REQUEST_SCHEMA,
+        [RIG_SCHEMA, PART_SCHEMA],
+        [
+          "import type { AppId } from '../../apps';",
+          "import type { Part } from '../../parts';",
+          "import type { PolicyNote, SettingValue, VoiceEffort } from '../../rig';",
+        ],
+      ),
+  ],
+  ['src/core/files/validate-rig.generated.mjs', () => validator(RIG_SCHEMA, PART_SCHEMA)],
+  ['src/core/parts/model/validate-part.generated.mjs', () => validator(PART_SCHEMA)],
+  ['src/core/files/validate-request.generated.mjs', () => validator(REQUEST_SCHEMA, RIG_SCHEMA, PART_SCHEMA)],
   ['src/store/usual.generated.ts', usualRigs],
   ['docs/findings.md', () => madeBy('src/core/words/findings-page.ts', 'findingsPage')],
   ['src/core/search/route/ways.generated.ts', () => madeBy('src/core/search/route/ways-file.ts', 'waysFile')],

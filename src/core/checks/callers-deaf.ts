@@ -1,4 +1,4 @@
-import { hearing } from '../engine/hearing';
+import { heardAmongCallers } from '../engine/hearing';
 import { check } from './check';
 import { MIX_MINUS } from './origins';
 
@@ -10,19 +10,13 @@ export const callersDeaf = check({
   limit: 'Peaks of at least −50 dBFS into the other’s device (our own limit).',
   aspect: 'returns',
   cures: ['mix'],
-  find: (facts) => {
-    const { speakers, cells } = hearing(facts);
-    const callers = new Set(speakers.flatMap(({ id, is }) => (is === 'caller' ? [id] : [])));
-    return cells
-      .filter(({ listener, voice, state }) => {
-        const both = callers.has(listener) && callers.has(voice);
-        return both && (state === 'not' || state === 'quiet');
-      })
+  find: (facts) =>
+    heardAmongCallers(facts)
+      .filter(({ state }) => state === 'not' || state === 'quiet')
       .map(({ listener, voice }) => ({
         where: { part: listener },
         recorder: listener,
         other: voice,
         values: [],
-      }));
-  },
+      })),
 });

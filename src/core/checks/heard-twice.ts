@@ -1,4 +1,4 @@
-import { hearing, TWICE_FROM } from '../engine/hearing';
+import { heardInEars, TWICE_FROM } from '../engine/hearing';
 import { check } from './check';
 import { DOUBLED } from './origins';
 
@@ -11,8 +11,8 @@ export const heardTwice = check({
   aspect: 'returns',
   cures: ['choice', 'switch', 'gain'],
   find: (facts) =>
-    hearing(facts)
-      .cells.filter(({ state }) => state === 'twice')
+    heardInEars(facts)
+      .filter(({ state }) => state === 'twice')
       .map(({ listener, voice, apart = 0 }) => ({
         where: { part: listener },
         source: voice,

@@ -1,6 +1,6 @@
 import { magnitude, nodeKey } from '../engine/circuit';
 import { appOf } from '../engine/flow';
-import { hearing } from '../engine/hearing';
+import { heardAmongCallers } from '../engine/hearing';
 import type { Facts } from '../engine';
 import { dbFs, gainToDb, type DbFs } from '../units';
 import { check, type Found } from './check';
@@ -30,7 +30,8 @@ function returned(facts: Facts, host: string): DbFs {
 
 /** From mouth to ear and back, ms, typical; 0 where too little comes to be heard. */
 const roundTrip = (facts: Facts, host: string): number =>
-  hearing(facts).cells.find(({ listener, voice }) => listener === host && voice === host)?.delay.typical ?? 0;
+  heardAmongCallers(facts).find(({ listener, voice }) => listener === host && voice === host)?.delay
+    .typical ?? 0;
 
 /** A far end that hears itself: what its device plays comes back into the same device's input. */
 export const playbackReturns = check({

@@ -1,12 +1,12 @@
 import type { Facts } from '../engine';
 import { couplings } from '../engine/air';
-import { echoes, hearing } from '../engine/hearing';
+import { echoes, heardAmongCallers } from '../engine/hearing';
 import { check, type Found } from './check';
 import { TALKER_ECHO } from './origins';
 
 /** The loudspeaker and microphone on the way of an echo, where it goes through the air. */
 function pairOn(facts: Facts, caller: string) {
-  const path = hearing(facts).cells.find((c) => c.listener === caller && c.voice === caller)?.path ?? [];
+  const path = heardAmongCallers(facts).find((c) => c.listener === caller && c.voice === caller)?.path ?? [];
   return couplings(facts).find(
     ({ speaker, microphone }) => path.includes(speaker) && path.includes(microphone),
   );

@@ -1,4 +1,4 @@
-import { pickedUp, runsOf, staircases, UNBALANCED_METRES } from '../engine/levels';
+import { pickedUp, runsOf, recordedWays, UNBALANCED_METRES } from '../engine/levels';
 import { check, type Found } from './check';
 import { LONG_RUN } from './origins';
 
@@ -16,13 +16,13 @@ export const unbalancedRun = check({
       0,
     ) <= UNBALANCED_METRES
       ? []
-      : staircases(facts).flatMap((staircase): Found[] =>
-          runsOf(facts, staircase)
+      : recordedWays(facts).flatMap((way): Found[] =>
+          runsOf(facts, way)
             .filter(({ balanced, metres }) => !balanced && metres > UNBALANCED_METRES)
             .map((run) => ({
-              where: { part: run.parts[0] ?? staircase.source },
-              source: staircase.source,
-              recorder: staircase.recorder,
+              where: { part: run.parts[0] ?? way.source },
+              source: way.source,
+              recorder: way.recorder,
               values: [
                 { name: 'of unbalanced lead', value: run.metres, unit: 'm' },
                 { name: 'under the peaks on a stage', value: run.peak - pickedUp(run, 'stage'), unit: 'dB' },

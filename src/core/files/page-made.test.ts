@@ -129,7 +129,7 @@ describe('what the page can make', () => {
       shortestDistance: p.surroundings.properties.distances.additionalProperties.minimum,
       longestDistance: p.surroundings.properties.distances.additionalProperties.maximum,
       place: $defs.placedPart.properties.mains.maxLength,
-      longestSession: p.surroundings.properties.session.properties.minutes.maximum,
+      longestSession: $defs.session.properties.minutes.maximum,
       longestLead: $defs.placedPart.properties.length.maximum,
       id: Number(/,(\d+)\}/.exec($defs.id.pattern)?.[1]) + 1,
     }).toEqual(LIMITS);

@@ -152,7 +152,13 @@ describe('reading a rig file', () => {
 
 describe('the precompiled validator', () => {
   it('agrees with the schema compiled on the spot', () => {
-    const validate = new Ajv2020({ strict: true, strictRequired: false, strictTypes: false })
+    const validate = new Ajv2020({
+      strict: true,
+      strictRequired: false,
+      strictTypes: false,
+      discriminator: true,
+      keywords: ['tsType', 'tsList'],
+    })
       .addSchema(partSchema)
       .compile(schema);
     const spoilt = [good(), { ...good(), parts: 3 }, { ...good(), name: '' }, { ...good(), purpose: {} }];

@@ -1,7 +1,8 @@
 import { malformedBy, oneLine, quoteValue } from '../schema';
 import type { ReadProblem } from './problems';
 import { firstReferenceProblem } from './references';
-import { RIG_FORMAT, RIG_VERSION, type Rig } from '../rig/types';
+import { RIG_FORMAT, RIG_VERSION } from '../rig/format';
+import type { Rig } from '../rig/types.generated';
 import { LARGEST_RIG_BYTES } from './write-rig';
 import validate from './validate-rig.generated.mjs';
 

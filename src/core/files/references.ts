@@ -4,7 +4,7 @@ import { partProblems as problemsOfPart } from '../parts/model/part-problems';
 import { canChoose, canStand, partIn } from '../rig/lookup';
 import { quoteValue } from '../schema';
 import type { ReadProblem } from './problems';
-import type { PlacedPart, PortRef, Rig } from '../rig/types';
+import type { PlacedPart, PortRef, Rig } from '../rig/types.generated';
 
 /** A JSON pointer token, escaped as RFC 6901 asks. */
 const token = (key: string) => key.replace(/~/g, '~0').replace(/\//g, '~1');

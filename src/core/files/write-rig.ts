@@ -1,4 +1,4 @@
-import type { Rig } from '../rig/types';
+import type { Rig } from '../rig/types.generated';
 
 /** A rig of 200 parts has well under 100 kB; anything far larger is not one. */
 export const LARGEST_RIG_BYTES = 2_000_000;

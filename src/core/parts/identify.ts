@@ -1,5 +1,5 @@
 import { connectorName, type Connector, type Gender } from '../plugs';
-import type { Part, PartPort } from './model/types';
+import type { Part, PartPort } from './model/types.generated';
 import { wantsPhantom } from './model/wants-phantom';
 
 /** An end of a thing as it is seen: a plug with so many bands, a socket, pins or holes. */

@@ -32,11 +32,12 @@ export type {
   StreamFormat,
   SwitchedBy,
   SwitchSetting,
-} from './model/types';
-export type { PartFamily, PolarPattern } from './model/kinds';
-export { PART_FAMILIES } from './model/kinds';
-export type { Maximum, MaximumKind } from './model/absolute-maxima';
-export { MAXIMUM_KINDS } from './model/absolute-maxima';
+} from './model/types.generated';
+export type { PartFamily, PolarPattern } from './model/types.generated';
+export { PART_FAMILIES } from './model/types.generated';
+export type { Maximum } from './model/absolute-maxima';
+export type { MaximumKind } from './model/types.generated';
+export { MAXIMUM_KINDS } from './model/types.generated';
 export type { ContactMaximum } from './model/maximums';
 export { maximumOf, maximumsOf } from './model/maximums';
 export {

@@ -2,7 +2,7 @@ import { slug } from '../schema';
 import { contactsOf, KEYED_CONNECTORS, PHONE_CONNECTORS, type Connector } from '../plugs';
 import { findPart } from './catalogue';
 import { figuresOf, withFigure } from './model/figures';
-import type { Part } from './model/types';
+import type { Part } from './model/types.generated';
 
 /** Where a part of one's own may begin: a shipped part, by its usual name, with figures that are asked for first. */
 export interface Template {

@@ -1,5 +1,5 @@
 import { contactsOf, connectorName, isPhoneConnector } from '../plugs';
-import type { Part } from './model/types';
+import type { Part } from './model/types.generated';
 import { wantsPhantom } from './model/wants-phantom';
 
 const NUMBERS = ['no', 'one', 'two', 'three', 'four'];

@@ -15,7 +15,7 @@ import type {
   Session,
   SettingValue,
   VoiceEffort,
-} from './types';
+} from './types.generated';
 
 /** An edit is data: it can be tried, shown, kept in a history and undone. */
 export type RigEdit =

@@ -10,8 +10,8 @@ export type {
   SessionLoad,
   SettingValue,
   VoiceEffort,
-} from './types';
-export { RIG_FORMAT, RIG_VERSION } from './types';
+} from './types.generated';
+export { RIG_FORMAT, RIG_VERSION } from './format';
 export type { LaidPart } from './lookup';
 export {
   canChoose,

@@ -1,4 +1,4 @@
-import type { Rig } from './types';
+import type { Rig } from './types.generated';
 
 /** The most that a rig file holds of anything; its schema says the same (a test holds them together). */
 export const LIMITS = {

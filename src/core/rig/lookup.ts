@@ -1,7 +1,7 @@
 import { CATALOGUE, findPart, type Part, type PartPort } from '../parts';
 import { DEFAULT_APP, findApp } from '../apps';
 import { own } from '../schema';
-import type { Joint, PlacedPart, PortRef, Rig, SettingValue } from './types';
+import type { Joint, PlacedPart, PortRef, Rig, SettingValue } from './types.generated';
 
 /** A placed part with its catalogue part. */
 export interface LaidPart {

@@ -1,5 +1,5 @@
 import type { Part } from '../parts';
-import type { Rig } from './types';
+import type { Rig } from './types.generated';
 
 /** A rig in which the user's own parts can be laid out too; the rig's own figures stand before the drawer's. */
 export function withOwnParts(rig: Rig, known: readonly Part[]): Rig {

@@ -1,6 +1,6 @@
 import { mate } from '../plugs';
 import { jointAt, laidParts, portOf } from './lookup';
-import type { PortRef, Rig } from './types';
+import type { PortRef, Rig } from './types.generated';
 
 /** Every free socket of the rig, on any part but its own, that takes the plug of a joint. */
 export function freeSocketsFor(rig: Rig, jointId: string): PortRef[] {

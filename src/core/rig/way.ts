@@ -1,4 +1,4 @@
-import type { Joint, PortRef } from './types';
+import type { Joint, PortRef } from './types.generated';
 
 /** A part on a way, with the ports by which it is entered and left. */
 export interface WayStop {

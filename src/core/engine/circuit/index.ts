@@ -1,5 +1,5 @@
 export type { NetElement, NetPath, Netlist, NodeKey, Powered, StagePath, TouchLink } from './netlist';
-export { netPaths, touchLinks } from './netlist';
+export { netPaths, pathsInto, touchLinks } from './netlist';
 export type { PartCircuit } from './part-circuit';
 export { partCircuit } from './part-circuit';
 export { contactKey, contactOf, nodeKey, readNode } from './node-key';

@@ -42,6 +42,18 @@ export interface NetPath {
   readonly gain: number;
 }
 
+/** The paths that carry something, by the drive that they lead to. */
+export function pathsInto<P extends NetPath>(paths: readonly P[]): ReadonlyMap<string, readonly P[]> {
+  const found = new Map<string, P[]>();
+  for (const path of paths) {
+    if (path.gain === 0) continue;
+    const known = found.get(path.to);
+    if (known) known.push(path);
+    else found.set(path.to, [path]);
+  }
+  return found;
+}
+
 /** A path with the part that it belongs to and what it takes. */
 export interface StagePath extends NetPath {
   readonly placed: string;

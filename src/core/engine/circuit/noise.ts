@@ -1,10 +1,10 @@
 import { dbV, type DbV } from '../../units';
 import type { Block } from './blocks';
-import type { NetPath } from './netlist';
+import { pathsInto, type NetPath } from './netlist';
 import type { Network } from './network';
 import { density, densityOf, square, type NoiseAnswers, type Port } from './noise-answers';
 import { Memo } from './memo';
-import { adjoint, type PathsTo, type Weighted } from './adjoint';
+import { adjoint, type Weighted } from './adjoint';
 import { sampleSmooth } from './sample-smooth';
 import { ZERO, plus, product, type Phasor, type Response } from './system';
 import { THIRD_OCTAVES } from './third-octaves';
@@ -76,17 +76,6 @@ function gainsUpstream(
 }
 
 /** The paths that feed each drive; what is shut feeds nothing. */
-function byTarget(paths: readonly NetPath[]): PathsTo {
-  const found = new Map<string, NetPath[]>();
-  for (const path of paths) {
-    if (path.gain === 0) continue;
-    const known = found.get(path.to);
-    if (known) known.push(path);
-    else found.set(path.to, [path]);
-  }
-  return found;
-}
-
 /** What brings noise between two nets: a stage's own, or the heat of what stands ahead of a sense or at the nets themselves. Mean square, V². */
 export interface NoiseShare {
   readonly is: 'stage' | 'heat';
@@ -104,7 +93,7 @@ export function noiseShares(
   loops = false,
 ): NoiseShare[] {
   const answers = network.noise(ports);
-  const pathsTo = byTarget(paths);
+  const pathsTo = pathsInto(paths);
   const powers = new Map<string, { -readonly [K in keyof NoiseShare]: NoiseShare[K] }>();
   const add = (is: NoiseShare['is'], sense: string | undefined, power: number) => {
     const key = `${is} ${sense ?? ''}`;
@@ -134,7 +123,7 @@ export function noiseSolver(
   loops = false,
 ) {
   const answers = network.noise(ports);
-  const pathsTo = byTarget(paths);
+  const pathsTo = pathsInto(paths);
   const noiseBetween = (port: readonly [number, number]): number => {
     const densityAt = (band: number): number => {
       const found = adjoint(answers, pathsTo, band, port, loops);

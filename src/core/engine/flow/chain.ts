@@ -1,6 +1,7 @@
 import {
   magnitude,
   nodeKey,
+  pathsInto,
   times,
   type AlternatingSolution,
   type NetElement,
@@ -56,6 +57,10 @@ const strongest = <T extends { readonly weight: number }>(list: readonly T[]): T
 interface Tracer extends ChainContext {
   readonly senses: ReadonlyMap<string, Sense>;
   readonly drives: ReadonlyMap<string, Drive>;
+  /** Paths that carry something, by the drive that they lead to. */
+  readonly into: ReadonlyMap<string, readonly StagePath[]>;
+  /** Ways that were followed already. */
+  readonly followed: Map<string, readonly Crossing[]>;
 }
 
 interface Crossing {
@@ -64,8 +69,16 @@ interface Crossing {
   readonly path: StagePath;
 }
 
-/** The stages crossed backwards from between two nets to the source. */
-function crossings(tracer: Tracer, source: VoiceSource, from: number, to: number): Crossing[] {
+/** The stages crossed between the source and two nets, in the order in which the sound passes. */
+function crossings(tracer: Tracer, source: VoiceSource, from: number, to: number): readonly Crossing[] {
+  const key = `${source.id} ${from} ${to}`;
+  const found = tracer.followed.get(key) ?? followed(tracer, source, from, to);
+  tracer.followed.set(key, found);
+  return found;
+}
+
+/** Followed backwards, from between two nets to the source. */
+function followed(tracer: Tracer, source: VoiceSource, from: number, to: number): Crossing[] {
   const found: Crossing[] = [];
   let [p, m] = [from, to];
   while (found.length < DEEPEST) {
@@ -73,13 +86,11 @@ function crossings(tracer: Tracer, source: VoiceSource, from: number, to: number
     const most = strongest(brought.map(({ exciter, volts }) => ({ exciter, weight: magnitude(volts) })));
     if (!most || most.exciter === source.id) return found;
     const drive = tracer.drives.get(most.exciter);
-    const incoming = tracer.paths
-      .filter((path) => path.to === most.exciter && path.gain !== 0)
-      .flatMap((path) => {
-        const sense = tracer.senses.get(path.from);
-        const gain = sense && gainAt(tracer, source, sense);
-        return sense && gain ? [{ path, sense, weight: magnitude(times(gain, path.gain)) }] : [];
-      });
+    const incoming = (tracer.into.get(most.exciter) ?? []).flatMap((path) => {
+      const sense = tracer.senses.get(path.from);
+      const gain = sense && gainAt(tracer, source, sense);
+      return sense && gain ? [{ path, sense, weight: magnitude(times(gain, path.gain)) }] : [];
+    });
     const way = strongest(incoming);
     if (!drive || !way) return found;
     found.unshift({ drive, sense: way.sense, path: way.path });
@@ -132,6 +143,8 @@ function tracerOf(context: ChainContext): Tracer {
     paths,
     senses: new Map(elements.flatMap((e) => (e.kind === 'sense' ? [[e.id, e] as const] : []))),
     drives: new Map(elements.flatMap((e) => (e.kind === 'drive' ? [[e.id, e] as const] : []))),
+    into: pathsInto(paths),
+    followed: new Map<string, readonly Crossing[]>(),
   };
   tracers.set(context, tracer);
   return tracer;

@@ -1,5 +1,5 @@
 import type { Facts } from '../facts';
-import { hearing } from './matrix';
+import { heardAmongCallers } from './matrix';
 import type { Delay } from './delays';
 
 /** Somebody at the far end who hears themself, held against ITU-T G.131. */
@@ -38,8 +38,8 @@ const SENT = -12;
 
 /** Every caller who hears themself. */
 export const echoes = (facts: Facts): Echo[] =>
-  hearing(facts)
-    .cells.filter(({ state }) => state === 'late')
+  heardAmongCallers(facts)
+    .filter(({ state }) => state === 'late')
     .map(({ listener, level, delay }) => ({
       caller: listener,
       roundTrip: delay,

@@ -79,10 +79,12 @@ const callerVoices = (facts: Facts, host: string): VoiceSource[] =>
 const voicesOf = (facts: Facts, { id, is }: Speaker): VoiceSource[] =>
   is === 'caller' ? callerVoices(facts, id) : facts.voices.filter((v) => v.placed === id);
 
-interface Way {
+/** A voice between two nodes, and how loud: RMS dBV, or peaks in dBFS. */
+interface Came {
+  readonly voice: VoiceSource & Partial<AirVoice>;
   readonly level: number;
-  readonly delay: number;
-  readonly path: readonly string[];
+  readonly plus: number | undefined;
+  readonly minus: number | undefined;
 }
 
 /** A voice that came out of a loudspeaker and into a microphone: how late, and through what. */
@@ -106,18 +108,28 @@ const throughAir = (facts: Facts, voices: readonly VoiceSource[]): AirVoice[] =>
       })),
   );
 
-/** The loudest of some voices between two nodes: RMS dBV. */
-function loudest(facts: Facts, voices: readonly VoiceSource[], plus: string, minus: string): Way | undefined {
-  const [p, m] = [facts.nets.of(plus), facts.nets.of(minus)];
-  const all: readonly (VoiceSource & Partial<AirVoice>)[] = [...voices, ...throughAir(facts, voices)];
-  const ways = all.flatMap((voice): Way[] => {
-    const gain = facts.alternating.gain(voice.id, p, m);
+/** Voices with what of them comes through the air. */
+const inTheAir = (facts: Facts, voices: readonly VoiceSource[]): Came['voice'][] => [
+  ...voices,
+  ...throughAir(facts, voices),
+];
+
+/** Voices as they stand between two nodes: RMS dBV. */
+function between(facts: Facts, voices: readonly Came['voice'][], from: string, to: string): Came[] {
+  const [plus, minus] = [facts.nets.of(from), facts.nets.of(to)];
+  return voices.flatMap((voice): Came[] => {
+    const gain = facts.alternating.gain(voice.id, plus, minus);
     if (!gain || magnitude(gain) < 1e-7 || !Number.isFinite(voice.level)) return [];
-    const { parts, delay } = wayInto(facts, voice, p, m);
-    const path = [...(voice.by ?? []), ...parts];
-    return [{ level: voice.level + gainToDb(magnitude(gain)), delay: delay + (voice.late ?? 0), path }];
+    return [{ voice, level: voice.level + gainToDb(magnitude(gain)), plus, minus }];
   });
-  return ways.sort((a, b) => b.level - a.level)[0];
+}
+
+const loudest = (all: readonly Came[]): Came | undefined => [...all].sort((a, b) => b.level - a.level)[0];
+
+/** By which way it came: through what, and how late. */
+function wayOf(facts: Facts, { voice, plus, minus }: Came) {
+  const { parts, delay } = wayInto(facts, voice, plus, minus);
+  return { path: [...(voice.by ?? []), ...parts], delay: delay + (voice.late ?? 0) };
 }
 
 const NOTHING: Delay = { typical: 0, least: 0, most: 0 };
@@ -137,23 +149,26 @@ function atDevice(facts: Facts, hearer: Hearer, speaker: Speaker): Heard {
   const { input } = chooseInput(facts.rig, host, inputs);
   if (!input) return nothing;
   const numbers = new Set(heardBy(host, appOf(host), input).map(({ number }) => number));
-  const voices = voicesOf(facts, speaker);
-  const ways = input.channels.flatMap((channel): Way[] => {
-    const spec = input.capture.channels[channel.number - 1];
-    if (!spec || !numbers.has(channel.number)) return [];
-    const node = (name: string) => nodeKey(input.placed, name);
-    const way = loudest(facts, voices, node(spec.plus), node(spec.minus));
-    const crest = voices[0]?.crest ?? PLAYED_CREST;
-    return way ? [{ ...way, level: way.level + crest - channel.fullScale - SINE_CREST }] : [];
-  });
-  const [way] = ways.sort((a, b) => b.level - a.level);
-  if (!way || way.level < LOST_DBFS) return nothing;
+  const voices = inTheAir(facts, voicesOf(facts, speaker));
+  const crest = voices[0]?.crest ?? PLAYED_CREST;
+  const came = loudest(
+    input.channels.flatMap((channel): Came[] => {
+      const spec = input.capture.channels[channel.number - 1];
+      if (!spec || !numbers.has(channel.number)) return [];
+      const node = (name: string) => nodeKey(input.placed, name);
+      const here = between(facts, voices, node(spec.plus), node(spec.minus));
+      return here.map((one) => ({ ...one, level: one.level + crest - channel.fullScale - SINE_CREST }));
+    }),
+  );
+  if (!came || came.level < LOST_DBFS) return nothing;
+  const { level } = came;
+  const way = wayOf(facts, came);
   const after =
     hearer.is === 'caller' ? plusRange(appDelay(facts, hearer.id), networkDelay(facts, hearer.id)) : NOTHING;
   const delay = plusRange(plusRange(before(facts, speaker), fixed(way.delay)), after);
-  const quiet = way.level < HEARD_DBFS;
+  const quiet = level < HEARD_DBFS;
   const state = own ? (quiet ? 'alone' : 'late') : quiet ? 'quiet' : 'hears';
-  return { ...none, state, level: way.level, delay, path: [...new Set([...way.path, hearer.id])] };
+  return { ...none, state, level, delay, path: [...new Set([...way.path, hearer.id])] };
 }
 
 const fixed = (ms: number): Delay => ({ typical: ms, least: ms, most: ms });
@@ -161,11 +176,9 @@ const fixed = (ms: number): Delay => ({ typical: ms, least: ms, most: ms });
 /** In ears: past the recorder, or played back by its app, or both. */
 function inEars(facts: Facts, hearer: Hearer, speaker: Speaker): Heard {
   const ears = facts.laid.get(hearer.id)?.part.ears ?? [];
-  const voices = voicesOf(facts, speaker);
+  const voices = inTheAir(facts, voicesOf(facts, speaker));
   const node = (name: string) => nodeKey(hearer.id, name);
-  const [way] = ears
-    .flatMap(({ plus, minus }) => loudest(facts, voices, node(plus), node(minus)) ?? [])
-    .sort((a, b) => b.level - a.level);
+  const came = loudest(ears.flatMap(({ plus, minus }) => between(facts, voices, node(plus), node(minus))));
   const none = { listener: hearer.id, voice: speaker.id, level: -Infinity, delay: NOTHING, path: [] };
   const played = facts.listeners
     .find(({ listener }) => listener === hearer.id)
@@ -175,39 +188,85 @@ function inEars(facts: Facts, hearer: Hearer, speaker: Speaker): Heard {
     played && monitor !== undefined
       ? plusRange(appDelay(facts, monitor), appDelay(facts, monitor))
       : undefined;
-  const heard = way !== undefined && way.level >= HEARD_LEVEL;
+  const heard = came !== undefined && came.level >= HEARD_LEVEL;
   if (!heard && byApp)
     return { ...none, state: 'hears', level: HEARD_LEVEL, delay: byApp, path: [speaker.id, monitor ?? ''] };
-  if (!way || way.level < HEARD_LEVEL - LOST_UNDER) return { ...none, state: 'not' };
+  if (!came || came.level < HEARD_LEVEL - LOST_UNDER) return { ...none, state: 'not' };
+  const { level } = came;
+  const way = wayOf(facts, came);
   const delay = plusRange(before(facts, speaker), fixed(way.delay));
   const apart = byApp === undefined ? 0 : byApp.typical - delay.typical;
   const twice = apart > TWICE_FROM;
   const state = !heard ? 'quiet' : twice ? 'twice' : 'hears';
   const path = [...way.path, hearer.id];
-  return { ...none, state, level: way.level, delay, path, ...(twice && { apart }) };
+  return { ...none, state, level, delay, path, ...(twice && { apart }) };
 }
 
-const known = new WeakMap<Facts, Hearing>();
+const known = new WeakMap<Facts, Map<string, Heard>>();
 
-/** Who hears whom, how loud, how late, by which way. */
-export function hearing(facts: Facts): Hearing {
-  const found = known.get(facts);
-  if (found) return found;
-  const { recorders, sources } = facts.rig.purpose;
-  const hearers: Hearer[] = [
+/** One speaker as one hearer has them; worked out when first asked for. */
+function heardAs(facts: Facts, hearer: Hearer, speaker: Speaker): Heard {
+  const own = known.get(facts) ?? new Map<string, Heard>();
+  known.set(facts, own);
+  const key = `${hearer.is} ${hearer.id} ${speaker.is} ${speaker.id}`;
+  const found =
+    own.get(key) ??
+    (hearer.is === 'ears' ? inEars(facts, hearer, speaker) : atDevice(facts, hearer, speaker));
+  own.set(key, found);
+  return found;
+}
+
+function hearersOf(facts: Facts): Hearer[] {
+  const { recorders } = facts.rig.purpose;
+  return [
     ...facts.listeners.map(({ listener }): Hearer => ({ id: listener, is: 'ears' })),
     ...recorders.map((id): Hearer => ({ id, is: isCaller(facts, id) ? 'caller' : 'recording' })),
   ];
-  const speakers: Speaker[] = [
+}
+
+function speakersOf(facts: Facts): Speaker[] {
+  const { recorders, sources } = facts.rig.purpose;
+  return [
     ...sources.filter((id) => !isCaller(facts, id)).map((id): Speaker => ({ id, is: 'source' })),
     ...recorders.filter((id) => isCaller(facts, id)).map((id): Speaker => ({ id, is: 'caller' })),
   ];
-  const cells = hearers.flatMap((hearer) =>
-    speakers.map((speaker) =>
-      hearer.is === 'ears' ? inEars(facts, hearer, speaker) : atDevice(facts, hearer, speaker),
-    ),
-  );
-  const made = { hearers, speakers, cells };
-  known.set(facts, made);
-  return made;
 }
+
+/** Of everyone of the rig those whom `hears` and `speaks` let through: as each hearer has each speaker. */
+const cellsOf = (
+  facts: Facts,
+  hears: (hearer: Hearer) => boolean,
+  speaks: (speaker: Speaker) => boolean,
+): Heard[] => {
+  const speakers = speakersOf(facts).filter(speaks);
+  return hearersOf(facts)
+    .filter(hears)
+    .flatMap((hearer) => speakers.map((speaker) => heardAs(facts, hearer, speaker)));
+};
+
+/** What comes into ears in the room. */
+export const heardInEars = (facts: Facts): Heard[] =>
+  cellsOf(
+    facts,
+    ({ is }) => is === 'ears',
+    () => true,
+  );
+
+/** What those at the far ends have of one another, and of themselves. */
+export const heardAmongCallers = (facts: Facts): Heard[] =>
+  cellsOf(
+    facts,
+    ({ is }) => is === 'caller',
+    ({ is }) => is === 'caller',
+  );
+
+/** Who hears whom, how loud, how late, by which way. */
+export const hearing = (facts: Facts): Hearing => ({
+  hearers: hearersOf(facts),
+  speakers: speakersOf(facts),
+  cells: cellsOf(
+    facts,
+    () => true,
+    () => true,
+  ),
+});

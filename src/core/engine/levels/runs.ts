@@ -3,7 +3,7 @@ import { isWiring, type Part, type PartPort } from '../../parts';
 import { wayOver } from '../../rig';
 import { dbV, metres, type DbV, type Metres } from '../../units';
 import type { Facts } from '../facts';
-import type { Staircase } from './staircase';
+import type { RecordedWay } from './staircase';
 
 /** A part on a way, as long as it is, with the ports by which it is entered and left. */
 export interface RunStop {
@@ -123,8 +123,9 @@ export interface RunOnWay extends Run {
   readonly peak: DbV;
 }
 
-/** The runs of a staircase's way, from stage to stage. */
-export function runsOf({ rig, laid }: Facts, { steps, source, recorder }: Staircase): RunOnWay[] {
+/** The runs of a way, from stage to stage. */
+export function runsOf({ rig, laid }: Facts, { chain, source, recorder }: RecordedWay): RunOnWay[] {
+  const steps = chain.stages;
   const stops = [source, ...steps.map(({ placed }) => placed), recorder].filter(
     (id, index, all) => id !== all[index - 1],
   );

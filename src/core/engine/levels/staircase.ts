@@ -9,14 +9,18 @@ export interface Step extends Stage {
   readonly noise: DbV;
 }
 
-/** The way of an intended source into what its recorder takes, with all that is needed to see where it clips and hisses. */
-export interface Staircase {
+/** The way of an intended source into what its recorder takes. */
+export interface RecordedWay {
   readonly recorder: string;
   readonly source: string;
   readonly arrival: Arrival;
   /** What records it, at the chain's end. */
   readonly input: HostInput;
   readonly chain: Chain;
+}
+
+/** The same with all that is needed to see where it clips and hisses. */
+export interface Staircase extends RecordedWay {
   readonly steps: readonly Step[];
   /** RMS of the sine at full scale of the converter, dBV: what turns dBV there into dBFS. */
   readonly fullScale: DbV;
@@ -96,22 +100,25 @@ export function loudestChain(facts: Facts, arrival: Arrival): Chain | undefined 
   return chains.filter((one) => Number.isFinite(peakOf(one))).sort((a, b) => peakOf(b) - peakOf(a))[0];
 }
 
-/** The staircase of every intended source that comes to a converter. */
-export function staircases(facts: Facts): Staircase[] {
-  return facts.arrivals.flatMap((arrival): Staircase[] => {
+const ways = new WeakMap<Facts, readonly RecordedWay[]>();
+
+/** The way of every intended source that comes to a converter; followed once. */
+export function recordedWays(facts: Facts): readonly RecordedWay[] {
+  const known = ways.get(facts);
+  if (known) return known;
+  const found = facts.arrivals.flatMap((arrival): RecordedWay[] => {
     const [chain, input] = [loudestChain(facts, arrival), inputOf(facts, arrival)];
-    if (!chain || !input) return [];
     const { recorder, source } = arrival;
-    return [
-      {
-        recorder,
-        source,
-        arrival,
-        input,
-        chain,
-        steps: stepsOf(facts, chain, input),
-        fullScale: fullScaleOf(input, chain),
-      },
-    ];
+    return chain && input ? [{ recorder, source, arrival, input, chain }] : [];
   });
+  ways.set(facts, found);
+  return found;
 }
+
+/** The staircase of every intended source that comes to a converter. */
+export const staircases = (facts: Facts): Staircase[] =>
+  recordedWays(facts).map((way) => ({
+    ...way,
+    steps: stepsOf(facts, way.chain, way.input),
+    fullScale: fullScaleOf(way.input, way.chain),
+  }));

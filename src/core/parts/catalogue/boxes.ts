@@ -9,7 +9,7 @@ import {
   knob,
   MONO_ROLES,
 } from '../model/builders';
-import type { CircuitElement, Part } from '../model/types';
+import type { CircuitElement, Part } from '../model/types.generated';
 
 /** Resistance of one winding of a small audio transformer, and its primary inductance. Typical. */
 const WINDING_OHMS = 60;

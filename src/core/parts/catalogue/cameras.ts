@@ -12,7 +12,7 @@ import {
   xlrIn,
 } from '../model/builders';
 import { ownMicrophone } from './hosts';
-import type { CircuitElement, Part, PartPort } from '../model/types';
+import type { CircuitElement, Part, PartPort } from '../model/types.generated';
 
 const SIDES = ['left', 'right'] as const;
 const micJack = portWith(['mic', 'mic jack', 'trs-3.5'], 'jack', 'in', STEREO_ROLES, 'plug-in-input');

@@ -2,7 +2,7 @@ import { dbV } from '../../units';
 import { phonesOut, portWith, usbPort } from '../model/builders';
 import { headsetCapture, headsetCircuit, headsetJack } from '../model/headset-input';
 import { ownMicrophone } from './hosts';
-import type { CircuitElement, Host, Part, PartSetting } from '../model/types';
+import type { CircuitElement, Host, Part, PartSetting } from '../model/types.generated';
 
 /** USB 2.0, 7.2.1: 500 mA configured; USB 3.2, 11.4.1: 900 mA (from memory). */
 const host = (ports: readonly (readonly [id: string, feeds: number])[]): Host => ({

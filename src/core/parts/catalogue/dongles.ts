@@ -1,7 +1,7 @@
 import { milliamps } from '../../units';
 import { EIGHT_PIN_ROLES, USB_ROLES, usbPort } from '../model/builders';
 import { headsetCapture, headsetCircuit, headsetJack } from '../model/headset-input';
-import type { BusDevice, Part, PartPort } from '../model/types';
+import type { BusDevice, Part, PartPort } from '../model/types.generated';
 
 const eightPin: PartPort = {
   id: 'plug',

@@ -1,7 +1,7 @@
 import { dbSpl } from '../../units';
 import { EIGHT_PIN_ROLES, knob, portWith, usbPort } from '../model/builders';
 import { headsetCapture, headsetCircuit, headsetJack, type HeadsetPinout } from '../model/headset-input';
-import type { Battery, Host, HostPort, OwnMicrophone, Part, PartPort } from '../model/types';
+import type { Battery, Host, HostPort, OwnMicrophone, Part, PartPort } from '../model/types.generated';
 
 /**
  * 90 dB SPL at 1 kHz gives RMS 2500 of 32768, −22.35 dB (Android Compatibility Definition, audio recording). The

@@ -9,7 +9,7 @@ import {
   stereoOutput,
   usbPort,
 } from '../model/builders';
-import type { BusSocket, Part } from '../model/types';
+import type { BusSocket, Part } from '../model/types.generated';
 
 /** What bare 8-pin adapters give: about 100 mA, up to 200 of some. Typical, from memory. */
 const BARE = { typical: 100, least: 100, most: 200 } as const;

@@ -1,4 +1,4 @@
-import type { Part } from '../model/types';
+import type { Part } from '../model/types.generated';
 import { BOXES } from './boxes';
 import { CAMERAS, RECORDERS } from './cameras';
 import { COMPUTERS } from './computers';

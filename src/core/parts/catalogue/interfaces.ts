@@ -27,7 +27,7 @@ import type {
   PartPort,
   PowerSource,
   Quantity,
-} from '../model/types';
+} from '../model/types.generated';
 
 const gain: Quantity = { knob: 'gain' };
 const SIDES = ['left', 'right'] as const;

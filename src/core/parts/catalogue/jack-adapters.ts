@@ -1,5 +1,5 @@
 import { adapterPart, straight, through } from '../model/builders';
-import type { Part } from '../model/types';
+import type { Part } from '../model/types.generated';
 
 const socket = (id: string, name: string, connector: 'trs-3.5' | 'trrs-3.5') =>
   through(id, name, connector, 'jack');

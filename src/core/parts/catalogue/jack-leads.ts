@@ -1,5 +1,5 @@
 import { leadCapacitance, leadPart, straight, strand, through } from '../model/builders';
-import type { Part } from '../model/types';
+import type { Part } from '../model/types.generated';
 
 const trs = (id: string, name = 'TRS plug') => through(id, name, 'trs-3.5', 'plug');
 const trrs = (id: string, name = 'end with three dark bands') => through(id, name, 'trrs-3.5', 'plug');

@@ -1,5 +1,5 @@
 import { leadCapacitance, shield, strand, through, wired } from '../model/builders';
-import type { Part, PartPort } from '../model/types';
+import type { Part, PartPort } from '../model/types.generated';
 
 export const LEADS: readonly Part[] = [
   {

@@ -1,5 +1,5 @@
 import { adapterPart, leadCapacitance, leadPart, straight, through } from '../model/builders';
-import type { Part } from '../model/types';
+import type { Part } from '../model/types.generated';
 
 const big = (id: string, contacts: 'ts' | 'trs', name = '6.35 mm end') =>
   through(id, name, contacts === 'ts' ? 'ts-6.35' : 'trs-6.35', 'plug');

@@ -1,6 +1,6 @@
 import { dbSpl } from '../../units';
 import { BALANCED_ROLES, STEREO_ROLES, knob, portWith } from '../model/builders';
-import type { Part } from '../model/types';
+import type { Part } from '../model/types.generated';
 
 /** Loudspeakers with an amplifier of their own. Sound pressures and directivities at 1 kHz are typical, from memory. */
 export const LOUDSPEAKERS: readonly Part[] = [

@@ -1,7 +1,7 @@
 import { dbV, dbVPerPa, ohms, volts } from '../../units';
 import { STEREO_ROLES, onOff, portWith } from '../model/builders';
-import type { MaximumKind } from '../model/absolute-maxima';
-import type { CircuitElement, Ear, Part, PartPort } from '../model/types';
+import type { MaximumKind } from '../model/types.generated';
+import type { CircuitElement, Ear, Part, PartPort } from '../model/types.generated';
 
 /** Clip-on electret with plug-in power, two wires. Typical: −42 dBV/Pa across 2.2 kΩ, 1.6 kΩ at direct current. */
 const capsule = (drain: string, source: string, sensitivity = -42): CircuitElement => ({

@@ -10,7 +10,7 @@ import {
   stereoOutput,
   xlrIn,
 } from '../model/builders';
-import type { Part } from '../model/types';
+import type { Part } from '../model/types.generated';
 import { mixerPart } from './mixer-part';
 
 const lineOutput = (id: string, name: string) =>

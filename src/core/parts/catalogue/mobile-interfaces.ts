@@ -13,7 +13,7 @@ import {
   xlrIn,
 } from '../model/builders';
 import { headsetCapture, headsetCircuit, headsetJack } from '../model/headset-input';
-import type { CircuitElement, Part, PartPort } from '../model/types';
+import type { CircuitElement, Part, PartPort } from '../model/types.generated';
 
 const headsetPlug: PartPort = portWith(['plug', 'plug with three dark bands', 'trrs-3.5'], 'plug', 'both', {
   T: 'left',

@@ -1,4 +1,4 @@
-import type { Part } from '../model/types';
+import type { Part } from '../model/types.generated';
 
 type Place = NonNullable<Part['stands']>;
 

@@ -1,5 +1,5 @@
 import { MONO_ROLES, STEREO_ROLES, knob, portWith, usbPort } from '../model/builders';
-import type { CircuitElement, Part, Quantity } from '../model/types';
+import type { CircuitElement, Part, Quantity } from '../model/types.generated';
 
 /** An unbalanced output of something that is played: its usual RMS level in dBV behind an impedance. */
 const played = (

@@ -9,7 +9,7 @@ import {
   when,
   xlrIn,
 } from '../model/builders';
-import type { CircuitElement, Part, PartPort, Quantity, SwitchSetting } from '../model/types';
+import type { CircuitElement, Part, PartPort, Quantity, SwitchSetting } from '../model/types.generated';
 
 /** Two steps of the output switch, 12 dB apart (typical). */
 const OUTPUT_LEVEL: SwitchSetting = {

@@ -1,5 +1,5 @@
 import { EIGHT_PIN_ROLES, USB_ROLES, oneOf, onOff, portWith, usbPort } from '../model/builders';
-import type { Part, PartPort, PowerOutlet } from '../model/types';
+import type { Part, PartPort, PowerOutlet } from '../model/types.generated';
 
 interface SupplyPlan {
   readonly id: string;

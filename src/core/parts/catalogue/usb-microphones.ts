@@ -10,7 +10,7 @@ import {
   usbPort,
   when,
 } from '../model/builders';
-import type { CircuitElement, Part } from '../model/types';
+import type { CircuitElement, Part } from '../model/types.generated';
 
 interface UsbMicPlan {
   readonly id: string;

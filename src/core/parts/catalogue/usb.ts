@@ -1,6 +1,6 @@
 import { adapterPart, leadPart, straight, through } from '../model/builders';
 import type { Connector } from '../../plugs';
-import type { Part } from '../model/types';
+import type { Part } from '../model/types.generated';
 
 const LINES = ['V', 'G', 'D'] as const;
 const POWER_ONLY = ['V', 'G'] as const;

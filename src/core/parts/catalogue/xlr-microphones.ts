@@ -1,7 +1,7 @@
 import { volts } from '../../units';
 import { XLR_ROLES, onOff, portWith } from '../model/builders';
-import type { MaximumKind } from '../model/absolute-maxima';
-import type { CircuitElement, Part, Quantity } from '../model/types';
+import type { MaximumKind } from '../model/types.generated';
+import type { CircuitElement, Part, Quantity } from '../model/types.generated';
 
 const output = (bears: MaximumKind) =>
   portWith(['out', 'XLR output', 'xlr-3'], 'plug', 'out', XLR_ROLES, bears);

@@ -1,3 +1,5 @@
+import type { MaximumKind } from './types.generated';
+
 /** Absolute maximum of a contact: direct voltage against its port's ground, and direct current that may flow into it for good. */
 export interface Maximum {
   readonly volts?: number;
@@ -37,7 +39,4 @@ export const ABSOLUTE_MAXIMA = {
   winding: { volts: 60, milliamps: 10 },
   /** A pick-up's coil. */
   'pick-up': { volts: 12, milliamps: 3 },
-} as const satisfies Readonly<Record<string, Maximum>>;
-
-export type MaximumKind = keyof typeof ABSOLUTE_MAXIMA;
-export const MAXIMUM_KINDS = Object.keys(ABSOLUTE_MAXIMA) as readonly MaximumKind[];
+} as const satisfies Readonly<Record<MaximumKind, Maximum>>;

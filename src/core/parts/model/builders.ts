@@ -1,17 +1,17 @@
 import type { Connector, Contact, Gender } from '../../plugs';
-import type { MaximumKind } from './absolute-maxima';
 import { usualMaximum } from './maximums';
 import type {
   CircuitElement,
   GainPath,
   KnobSetting,
+  MaximumKind,
   NodeName,
   Part,
   PartPort,
   PartSetting,
   Quantity,
   SwitchSetting,
-} from './types';
+} from './types.generated';
 
 /**
  * Resistance of one lead conductor per metre: 28 AWG copper, 0.213 Ω/m at 20 °C (ASTM B258 wire table; from memory).

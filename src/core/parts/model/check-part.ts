@@ -1,6 +1,6 @@
 import { malformedBy } from '../../schema';
 import { partProblems, type PartProblem } from './part-problems';
-import type { Part } from './types';
+import type { Part } from './types.generated';
 import validate from './validate-part.generated.mjs';
 
 export type PartResult =

@@ -1,6 +1,6 @@
 import { own } from '../../schema';
 import type { FigureUnit } from '../../units';
-import type { CircuitElement, Part, Quantity } from './types';
+import type { CircuitElement, Part, Quantity } from './types.generated';
 
 /**
  * A figure of a part that its user may know better. `at` are JSON pointers into the part: several where both sides or

@@ -1,5 +1,5 @@
 import { dbV, ohms, volts, type DbV } from '../../units';
-import type { Capture, CircuitElement, PartPort, Quantity } from './types';
+import type { Capture, CircuitElement, PartPort, Quantity } from './types.generated';
 
 /**
  * Bias of a headset jack's microphone contact: 1.8–2.9 V through about 2.2 kΩ (Android wired headset specification

@@ -1,6 +1,7 @@
 import type { Contact } from '../../plugs';
-import { ABSOLUTE_MAXIMA, type Maximum, type MaximumKind } from './absolute-maxima';
-import type { Part, PartPort } from './types';
+import { ABSOLUTE_MAXIMA, type Maximum } from './absolute-maxima';
+import type { MaximumKind } from './types.generated';
+import type { Part, PartPort } from './types.generated';
 
 const DIGITAL: readonly PartPort['connector'][] = [
   '8-pin',

@@ -1,6 +1,6 @@
 import { contactsOf } from '../../plugs';
 import type { Malformed } from '../../schema';
-import type { CircuitElement, NodeName, Part, PowerSource, Quantity, SwitchedBy } from './types';
+import type { CircuitElement, NodeName, Part, PowerSource, Quantity, SwitchedBy } from './types.generated';
 
 /** What in a part stands for nothing, with its place in the part. */
 export type PartProblem = Malformed;

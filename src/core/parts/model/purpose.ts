@@ -1,5 +1,5 @@
 import { supplySockets } from './builders';
-import type { Capture, CircuitElement, Part, Quantity } from './types';
+import type { Capture, CircuitElement, Part, Quantity } from './types.generated';
 
 const joinsContactsOnly = (part: Part): boolean =>
   !part.host && !part.hub && !part.bus && (part.settings ?? []).length === 0;

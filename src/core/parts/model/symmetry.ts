@@ -1,4 +1,4 @@
-import type { CircuitElement, Part } from './types';
+import type { CircuitElement, Part } from './types.generated';
 
 /** An element with its ends in order, as text; `from` and `to` exchange the names of two ports. */
 function written(element: CircuitElement, from: string, to: string): string {

@@ -1,4 +1,4 @@
-import type { Part } from './types';
+import type { Part } from './types.generated';
 
 /** Less than this is plug-in power; the least phantom supply, P12, is 12 ± 1 V (IEC 61938), which drops on the way. */
 const LEAST_PHANTOM_VOLTS = 10;

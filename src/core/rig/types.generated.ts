@@ -1,47 +1,11 @@
+// Made by scripts/generate.mjs from the schema symplex-rig-1; not for editing.
 import type { AppId, Evidence, Way } from '../apps';
 import type { Part } from '../parts';
 
-export const RIG_FORMAT = 'symplex-rig';
-export const RIG_VERSION = 1;
-
-/** How loud the talker speaks; see flow/voice.ts for the sound pressures. */
-export type VoiceEffort = 'normal' | 'raised' | 'loud' | 'shout';
-
-/** The place of a switch, or the dB of a knob. */
-export type SettingValue = string | number;
-
-/** A part laid out in a rig. `part` is the id of a catalogue part or of one of the rig's own; `settings` hold only what was turned from its initial place. */
-export interface PlacedPart {
-  readonly id: string;
-  readonly part: string;
-  readonly label?: string;
-  readonly settings?: Readonly<Record<string, SettingValue>>;
-  /** Metres; leads only; the catalogue's length where absent. */
-  readonly length?: number;
-  /** The app that records on this host, and what was chosen in it where that is not its usual. */
-  readonly app?: AppId;
-  readonly choices?: Readonly<Record<string, SettingValue>>;
-  /** The strip or outlet that it is plugged into; somewhere where absent. */
-  readonly mains?: string;
-  readonly note?: string;
-}
-
-/** What a host does for the whole of a session. */
-export type SessionLoad = 'sound' | 'film' | 'stream';
-
-/** A planned session. `charge`: how full each battery is at the start, 0 to 1, by placed part; full where absent. */
-export interface Session {
-  readonly minutes: number;
-  readonly load?: SessionLoad;
-  readonly charge?: Readonly<Record<string, number>>;
-}
-
-/**
- * What the user knows of an app: whether it takes what comes one way, on one kind of host (a catalogue id) or, without
- * `host`, on any. It stands before the shipped policy; of several the latest counts, one for this host before others.
- */
+/** What the user knows of an app: whether it takes what comes one way, on one kind of host (a catalogue id) or, without `host`, on any. It stands before the shipped policy; of several the latest counts, one for this host before others. */
 export interface PolicyNote {
   readonly app: AppId;
+  /** Catalogue id; absent: on any host. */
   readonly host?: string;
   readonly way: Way;
   readonly takes: boolean;
@@ -49,6 +13,25 @@ export interface PolicyNote {
   /** YYYY-MM-DD. */
   readonly date: string;
   readonly note?: string;
+}
+
+/** A part laid out in a rig. `part` is the id of a catalogue part or of one of the rig's own; `settings` hold only what was turned from its initial place. */
+export interface PlacedPart {
+  readonly id: string;
+  /** Catalogue id. */
+  readonly part: string;
+  readonly label?: string;
+  /** The place of a switch, or the dB of a knob. */
+  readonly settings?: Readonly<Record<string, SettingValue>>;
+  /** Metres; leads only; the catalogue's length where absent. */
+  readonly length?: number;
+  /** The app that records on this host, and what was chosen in it where that is not its usual. */
+  readonly app?: AppId;
+  /** What was chosen in the app. */
+  readonly choices?: Readonly<Record<string, SettingValue>>;
+  readonly note?: string;
+  /** The strip or outlet that it is plugged into; somewhere where absent. */
+  readonly mains?: string;
 }
 
 export interface PortRef {
@@ -68,6 +51,7 @@ export interface Placing {
   readonly speaker: string;
   readonly microphone: string;
   readonly metres?: number;
+  /** Off the axis of the microphone. */
   readonly degrees?: number;
 }
 
@@ -77,10 +61,27 @@ export interface Room {
   readonly seconds?: number;
 }
 
-/** The document. Unknown fields, at any depth, are kept as they came. */
+/** A planned session. `charge`: how full each battery is at the start, 0 to 1, by placed part; full where absent. */
+export interface Session {
+  readonly minutes: number;
+  readonly load?: SessionLoad;
+  /** How full each battery is at the start, 0 to 1, by placed part; full where absent. */
+  readonly charge?: Readonly<Record<string, number>>;
+}
+
+/** How loud the talker speaks: vocal effort of ANSI S3.5-1997. */
+export type VoiceEffort = 'normal' | 'raised' | 'loud' | 'shout';
+
+/** What a host does for the whole of a session. */
+export type SessionLoad = 'sound' | 'film' | 'stream';
+
+/** The place of a switch, or the dB of a knob. */
+export type SettingValue = string | number;
+
+/** Parts, the joints between their ports, settings and surroundings. Unknown fields are kept. */
 export interface Rig {
-  readonly format: typeof RIG_FORMAT;
-  readonly version: typeof RIG_VERSION;
+  readonly format: 'symplex-rig';
+  readonly version: 1;
   readonly id: string;
   readonly name: string;
   readonly note?: string;
@@ -91,7 +92,11 @@ export interface Rig {
     /** Mouth to microphone, metres, by placed part. */
     readonly distances?: Readonly<Record<string, number>>;
     /** The supply of the place: 50 Hz and indoors where absent. */
-    readonly mains?: { readonly hertz?: 50 | 60; readonly wet?: boolean };
+    readonly mains?: {
+      readonly hertz?: 50 | 60;
+      /** Outdoors or in the wet. */
+      readonly wet?: boolean;
+    };
     readonly session?: Session;
     /** Where loudspeakers stand to microphones; 2 m away and at the side where nothing is said. */
     readonly air?: readonly Placing[];
