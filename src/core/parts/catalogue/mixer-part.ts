@@ -20,7 +20,14 @@ import {
   XLR_ROLES,
   oneOf,
 } from '../model/builders';
-import type { CircuitElement, GainPath, Part, PartPort, PartSetting, Quantity } from '../model/types.generated';
+import type {
+  CircuitElement,
+  GainPath,
+  Part,
+  PartPort,
+  PartSetting,
+  Quantity,
+} from '../model/types.generated';
 
 /** A channel panned to the middle reaches either side 3 dB down, hard over one side in full: constant-power pan, typical. */
 const panTo = (id: string, side: 'left' | 'right'): Quantity => ({
