@@ -1,3 +1,4 @@
+import { isMainThread, parentPort, workerData } from 'node:worker_threads';
 import { readFile, stat } from 'node:fs/promises';
 import { LARGEST_RIG_BYTES, sayProblem } from '../core/files';
 import { type Rig } from '../core/rig';
@@ -15,7 +16,7 @@ import { powerText } from './power-text';
 import { returnsReport } from '../core/files/returns-report';
 import { returnsText } from './returns-text';
 import { planText } from './plan-text';
-import { soundcheck, type Against } from './soundcheck';
+import { framesOf, soundcheck, type Against } from './soundcheck';
 import { takeText } from './take-text';
 import { textReport } from './text-report';
 
@@ -197,4 +198,9 @@ async function main([command, ...args]: readonly string[]): Promise<number> {
   }
 }
 
-process.exitCode = await main(process.argv.slice(2));
+// The same file is the thread that reads a long take for its frames: the bundle is one.
+if (isMainThread) process.exitCode = await main(process.argv.slice(2));
+else {
+  const { take } = workerData as { readonly take: string };
+  parentPort?.postMessage(await framesOf(take, (says) => new BadInput(says)));
+}

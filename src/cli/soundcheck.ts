@@ -1,14 +1,25 @@
+import { once } from 'node:events';
 import { open } from 'node:fs/promises';
+import { Worker } from 'node:worker_threads';
 import { takeReport, type TakeReport } from '../core/files/take-report';
 import { readingReport, type ReadingReport } from '../core/files/reading-report';
 import { explain, featuresOf } from '../core/diagnosis';
 import type { Rig } from '../core/rig';
-import { wavFeed } from '../core/signal/files';
-import { measuring } from '../core/signal/measure';
+import { wavFeed, type WavHead } from '../core/signal/files';
+import {
+  halfMeasuring,
+  measuring,
+  together,
+  type Feed,
+  type FrameMeasures,
+  type Measures,
+} from '../core/signal/measure';
 import { sayWavProblem } from '../core/words/say-take';
 
 /** Bytes that are read at a time. */
 const CHUNK = 1 << 18;
+/** Takes longer than this are read by two threads, each for its half of the measures, seconds: a thread costs about a third. */
+const LONG = 60;
 
 export type SoundcheckReport = TakeReport & { readonly reading?: ReadingReport };
 
@@ -18,21 +29,29 @@ export interface Against {
   readonly recorder: string;
 }
 
-/** Measures a WAV file, piece by piece, and holds it against a rig. Throws what `refuse` makes of what is wrong with it. */
-export async function soundcheck(
+const secondsOf = (head: WavHead): number => head.bytes / ((head.channels * head.bits) / 8) / head.sampleRate;
+
+type Refuse = (says: string) => Error;
+
+interface Read<T> {
+  readonly head: WavHead;
+  readonly found: T;
+}
+
+/** Reads a WAV file piece by piece into what `begin` gives for its head. */
+async function readInto<T>(
   path: string,
-  refuse: (says: string) => Error,
-  against?: Against,
-): Promise<SoundcheckReport> {
+  refuse: Refuse,
+  begin: (head: WavHead) => Feed<T>,
+): Promise<Read<T>> {
   const file = await open(path).catch((error: unknown) => {
     throw refuse(`cannot be read: ${error instanceof Error ? error.message : String(error)}`);
   });
   try {
     const { size } = await file.stat();
-    let measure: ReturnType<typeof measuring> | undefined;
+    let measure: Feed<T> | undefined;
     const feed = wavFeed(size, (head) => {
-      const frames = head.bytes / ((head.channels * head.bits) / 8);
-      measure = measuring(head, frames / head.sampleRate);
+      measure = begin(head);
       return measure.push;
     });
     const bytes = new Uint8Array(CHUNK);
@@ -46,12 +65,53 @@ export async function soundcheck(
     const end = feed.finish();
     if (!end.ok) throw refuse(sayWavProblem(end.problem));
     if (!measure) throw refuse('holds no samples');
-    const measures = measure.finish();
-    const report = takeReport(measures, end.head.mended);
-    if (!against) return report;
-    const { rig, recorder } = against;
-    return { ...report, reading: readingReport(rig, recorder, explain(rig, recorder, featuresOf(measures))) };
+    return { head: end.head, found: measure.finish() };
   } finally {
     await file.close();
   }
+}
+
+/** What the other thread reads of a take, in frames. */
+export const framesOf = async (path: string, refuse: Refuse): Promise<FrameMeasures> =>
+  (await readInto(path, refuse, (head) => halfMeasuring('frames', head, secondsOf(head)))).found;
+
+/** A thread that reads a take for its frames: this program, begun once more (see main.ts). */
+function otherThread(path: string) {
+  const worker = new Worker(new URL(import.meta.url), { workerData: { take: path } });
+  const answer = once(worker, 'message').then(([frames]) => frames as FrameMeasures);
+  // Whoever waits hears of it; where the first half was refused, nobody does.
+  answer.catch(() => undefined);
+  return { answer, end: () => worker.terminate() };
+}
+
+/** All measures of a take and its head; a long one in two threads. */
+async function measuresOf(path: string, refuse: Refuse): Promise<Read<Measures>> {
+  let other: ReturnType<typeof otherThread> | undefined;
+  try {
+    const { head, found } = await readInto<() => Promise<Measures>>(path, refuse, (shape) => {
+      const seconds = secondsOf(shape);
+      if (!(seconds > LONG)) {
+        const measure = measuring(shape, seconds);
+        return { push: measure.push, finish: () => () => Promise.resolve(measure.finish()) };
+      }
+      const frames = (other = otherThread(path));
+      const half = halfMeasuring('hops', shape);
+      return {
+        push: half.push,
+        finish: () => async () => together(shape, half.finish(), await frames.answer),
+      };
+    });
+    return { head, found: await found() };
+  } finally {
+    await other?.end();
+  }
+}
+
+/** Measures a WAV file, piece by piece, and holds it against a rig. Throws what `refuse` makes of what is wrong with it. */
+export async function soundcheck(path: string, refuse: Refuse, against?: Against): Promise<SoundcheckReport> {
+  const { head, found: measures } = await measuresOf(path, refuse);
+  const report = takeReport(measures, head.mended);
+  if (!against) return report;
+  const { rig, recorder } = against;
+  return { ...report, reading: readingReport(rig, recorder, explain(rig, recorder, featuresOf(measures))) };
 }

@@ -18,6 +18,7 @@ export interface WavFeed {
 }
 
 const joined = (a: Uint8Array, b: Uint8Array): Uint8Array => {
+  if (a.byteLength === 0) return b;
   const all = new Uint8Array(a.byteLength + b.byteLength);
   all.set(a);
   all.set(b, a.byteLength);
@@ -63,7 +64,8 @@ export function wavFeed(size: number | undefined, open: (head: WavHead) => (piec
       if (problem) return problem;
       if (head) samples(bytes);
       else {
-        waiting = joined(waiting, bytes);
+        // The caller may write over what it gave.
+        waiting = joined(waiting, bytes.slice());
         start(undefined);
       }
       return problem;

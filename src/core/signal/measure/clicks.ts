@@ -1,4 +1,5 @@
 import { growing } from './growing';
+import type { Hops } from './hops';
 import { hopOf, type Stage, type TakeShape } from './stage';
 
 /** Second differences of a millisecond: the largest, and their mean square. */
@@ -14,23 +15,17 @@ export interface Jumps {
 /** Clicks: jumps of a sample or few, far over what the sound does around them.  Limits our own. */
 export function clicks({ sampleRate, channels }: TakeShape): Stage<Jumps> {
   const hop = hopOf(sampleRate);
-  const each = Array.from({ length: channels }, () => ({
-    most: growing(),
-    squares: growing(),
-    state: new Float64Array(4),
-  }));
-  const look = ({ most, squares, state }: (typeof each)[number], x: Float32Array) => {
-    for (let from = 0; from < x.length; from += hop) {
-      const to = Math.min(x.length, from + hop);
-      readHop(x, from, to, state);
-      if (to - from < hop) return;
-      most.add(state[TOP] as number);
-      squares.add((state[SUM] as number) / hop);
-    }
-  };
+  const each = Array.from({ length: channels }, () => ({ most: growing(), squares: growing() }));
   return {
-    push: (piece) => {
-      each.forEach((one, channel) => look(one, piece[channel] as Float32Array));
+    push: (piece, hops) => {
+      const whole = Math.floor((piece[0]?.length ?? 0) / hop);
+      each.forEach(({ most, squares }, channel) => {
+        const { bends, roughs } = hops[channel] as Hops;
+        for (let h = 0; h < whole; h += 1) {
+          most.add(bends[h] as number);
+          squares.add((roughs[h] as number) / hop);
+        }
+      });
     },
     finish: () => ({
       seconds: each
@@ -39,29 +34,6 @@ export function clicks({ sampleRate, channels }: TakeShape): Stage<Jumps> {
       roughness: each.map(({ squares }) => squares.all()),
     }),
   };
-}
-
-/** The two samples before, and of a hop the largest square of the second difference and their sum. */
-const [FIRST, SECOND, TOP, SUM] = [0, 1, 2, 3];
-
-function readHop(x: Float32Array, from: number, to: number, state: Float64Array): void {
-  let a = state[FIRST] as number;
-  let b = state[SECOND] as number;
-  let top = 0;
-  let sum = 0;
-  for (let i = from; i < to; i += 1) {
-    const v = x[i] as number;
-    const d = v - 2 * b + a;
-    const size = d * d;
-    sum += size;
-    if (size > top) top = size;
-    a = b;
-    b = v;
-  }
-  state[FIRST] = a;
-  state[SECOND] = b;
-  state[TOP] = top;
-  state[SUM] = sum;
 }
 
 function jumps(most: Float32Array, squares: Float32Array): number[] {

@@ -1,5 +1,8 @@
 import { gainToDb } from '../../units';
-import type { Stage, TakeShape } from './stage';
+import { after } from './frames';
+import { growing } from './growing';
+import type { Hops } from './hops';
+import { hopOf, type Stage, type TakeShape } from './stage';
 
 /** Flat tops: at full scale, or below it where something before the recorder clipped. */
 export interface Clipping {
@@ -32,8 +35,32 @@ interface Top {
   readonly at: number;
 }
 
-/** Flat tops that begin in samples `from` to `to` of `x`; gives back where the search got to. */
+/** Samples that were kept, from sample `start` of the take on, and the largest size of every hop of the take. */
+interface Stretch {
+  readonly x: Float32Array;
+  readonly start: number;
+  readonly tops: Float32Array;
+  readonly hop: number;
+}
+
+/** Flat tops that begin in samples `from` to `to`; gives back where the search got to. Hops that come nowhere near are passed over. */
 function flatTops(
+  stretch: Stretch,
+  [from, to]: readonly [number, number],
+  least: number,
+  found: (at: number, level: number) => void,
+): number {
+  const { start, tops, hop } = stretch;
+  let i = from;
+  while (i < to) {
+    const h = Math.floor((start + i) / hop);
+    const end = Math.min(to, (h + 1) * hop - start);
+    i = (tops[h] ?? 0) < least ? end : flatIn(stretch.x, [i, end], least, found);
+  }
+  return i;
+}
+
+function flatIn(
   x: Float32Array,
   [from, to]: readonly [number, number],
   least: number,
@@ -77,37 +104,39 @@ function ceilingOf(tops: readonly Top[], peak: number): readonly Top[] {
 /** Finds flat tops in the channel that has most of them. */
 export function clipping({ sampleRate, channels }: TakeShape): Stage<Clipping | null> {
   const margin = REACH + LONGEST;
+  const hop = hopOf(sampleRate);
   const each = Array.from({ length: channels }, () => ({
     kept: new Float32Array(0),
     start: 0,
     done: 0,
-    last: 0,
     peak: 0,
+    hopTops: growing(),
     tops: [] as Top[],
   }));
-  const look = (one: (typeof each)[number], samples: Float32Array, tops: Float32Array, last: boolean) => {
-    one.peak = tops.reduce((a, b) => (b > a ? b : a), one.peak);
-    const all = new Float32Array(one.kept.length + samples.length);
-    all.set(one.kept);
-    all.set(samples, one.kept.length);
+  const look = (one: (typeof each)[number], samples: Float32Array, last: boolean) => {
+    const x = after(one.kept, samples);
     const from = one.done - one.start;
-    const to = last ? all.length : Math.max(from, all.length - margin);
+    const to = last ? x.length : Math.max(from, x.length - margin);
     const found = (at: number, level: number) => one.tops.push({ at: one.start + at, level });
     const least = Math.max(LEAST, one.peak * NEAR_TOP);
-    // A piece in which nothing comes near the top is passed over.
-    const quiet = Math.max(one.last, ...tops) < least;
-    one.done = one.start + (quiet ? to : flatTops(all, [from, to], least, found));
-    one.last = Math.max(0, ...tops);
-    const keep = Math.max(0, Math.min(all.length, one.done - one.start) - REACH);
-    one.kept = all.slice(keep);
+    const stretch = { x, start: one.start, tops: one.hopTops.all(), hop };
+    one.done = one.start + flatTops(stretch, [from, to], least, found);
+    const keep = Math.max(0, Math.min(x.length, one.done - one.start) - REACH);
+    one.kept = x.slice(keep);
     one.start += keep;
   };
   return {
-    push: (piece, tops) => {
-      each.forEach((one, i) => look(one, piece[i] as Float32Array, tops[i] as Float32Array, false));
+    push: (piece, hops) => {
+      each.forEach((one, i) => {
+        for (const top of (hops[i] as Hops).tops) {
+          one.hopTops.add(top);
+          if (top > one.peak) one.peak = top;
+        }
+        look(one, piece[i] as Float32Array, false);
+      });
     },
     finish: () => {
-      each.forEach((one) => look(one, new Float32Array(0), new Float32Array(0), true));
+      each.forEach((one) => look(one, new Float32Array(0), true));
       const cut = each.map(({ tops, peak }) => ceilingOf(tops, peak));
       const channel = cut.reduce((best, tops, i) => (tops.length > (cut[best]?.length ?? 0) ? i : best), 0);
       const tops = cut[channel] ?? [];

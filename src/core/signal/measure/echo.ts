@@ -21,8 +21,8 @@ const [ROOM_WITHIN_MS, ROOM_SHARE] = [12, 0.6];
 /** Longest and shortest frame, seconds. */
 const [LONGEST, SHORTEST] = [8, 1];
 const SMOOTHED_HZ = 70;
-/** All of so many frames are looked at, then every third: an echo that is there is there throughout. */
-const [ALL_OF, THEN_EACH] = [8, 3];
+/** All of so many frames are looked at, then every sixth: an echo that is there is there throughout. */
+const [ALL_OF, THEN_EACH] = [8, 6];
 
 /** ln |X|² with its slow course taken off, in the band; nothing elsewhere. */
 function ripple(re: Float64Array, im: Float64Array, step: number): Float64Array {

@@ -1,7 +1,8 @@
 import { growing } from './growing';
 import { gainToDb } from '../../units';
 import { powerToDb } from './decibels';
-import { hopOf, type Piece, type TakeShape } from './stage';
+import type { Hops } from './hops';
+import { hopOf, type Stage, type TakeShape } from './stage';
 
 /** A channel over all of the take. RMS in dBFS re a full-scale square wave: a full-scale sine reads −3.01. */
 export interface ChannelLevel {
@@ -31,28 +32,6 @@ export interface Levels {
 }
 
 const OUTLINE_MS = 20;
-/** Of a hop: sum, sum of squares, least and largest sample. */
-const [SUM, SQUARES, LOW, HIGH] = [0, 1, 2, 3];
-
-/** Reads a hop into `out`. */
-function readHop(x: Float32Array, from: number, to: number, out: Float64Array): void {
-  let sum = 0;
-  let squares = 0;
-  let low = 0;
-  let high = 0;
-  for (let i = from; i < to; i += 1) {
-    const v = x[i] as number;
-    sum += v;
-    squares += v * v;
-    if (v > high) high = v;
-    else if (v < low) low = v;
-  }
-  out[SUM] = sum;
-  out[SQUARES] = squares;
-  out[LOW] = low;
-  out[HIGH] = high;
-}
-
 function productOf(l: Float32Array, r: Float32Array, from: number, to: number): number {
   let sum = 0;
   for (let i = from; i < to; i += 1) sum += (l[i] as number) * (r[i] as number);
@@ -62,34 +41,32 @@ function productOf(l: Float32Array, r: Float32Array, from: number, to: number): 
 /** A channel as it grows. */
 function channelLevel(hop: number) {
   const [powers, means, outline] = [growing(), growing(), growing()];
-  const out = new Float64Array(4);
-  let [sum, squares, peak, low, high, hops] = [0, 0, 0, 0, 0, 0];
+  let [sum, squares, peak, low, high, whole] = [0, 0, 0, 0, 0, 0];
   return {
     powers,
     means,
     outline,
-    /** Gives back the tops of the hops. */
-    push(x: Float32Array): Float32Array {
-      const tops = new Float32Array(Math.ceil(x.length / hop));
-      for (let h = 0; h < tops.length; h += 1) {
-        const [from, to] = [h * hop, Math.min(x.length, (h + 1) * hop)];
-        readHop(x, from, to, out);
-        const [lowest, highest] = [out[LOW] as number, out[HIGH] as number];
-        tops[h] = Math.max(highest, -lowest);
-        sum += out[SUM] as number;
-        squares += out[SQUARES] as number;
-        [low, high] = [Math.min(low, lowest), Math.max(high, highest)];
-        if (to - from < hop) continue;
-        powers.add((out[SQUARES] as number) / hop);
-        means.add((out[SUM] as number) / hop);
-        hops += 1;
-        if (hops % OUTLINE_MS !== 0) continue;
+    /** `samples`: how many the piece has. */
+    push(hops: Hops, samples: number): void {
+      for (let h = 0; h < hops.count; h += 1) {
+        const top = hops.tops[h] as number;
+        const total = hops.sums[h] as number;
+        const square = hops.squares[h] as number;
+        if (top > peak) peak = top;
+        sum += total;
+        squares += square;
+        low = Math.min(low, hops.lows[h] as number);
+        high = Math.max(high, hops.highs[h] as number);
+        if ((h + 1) * hop > samples) continue;
+        powers.add(square / hop);
+        means.add(total / hop);
+        whole += 1;
+        if (whole % OUTLINE_MS !== 0) continue;
         outline.add(low);
         outline.add(high);
-        [low, high] = [0, 0];
+        low = 0;
+        high = 0;
       }
-      peak = tops.reduce((a, b) => (b > a ? b : a), peak);
-      return tops;
     },
     level: (samples: number): ChannelLevel => ({
       samplePeakDbfs: gainToDb(peak),
@@ -100,23 +77,22 @@ function channelLevel(hop: number) {
 }
 
 /** Sample peak, RMS, mean and the envelope. Pieces are whole hops but for the last. */
-export function levels({ sampleRate, channels }: TakeShape) {
+export function levels({ sampleRate, channels }: TakeShape): Stage<Levels> {
   const hop = hopOf(sampleRate);
   const each = Array.from({ length: channels }, () => channelLevel(hop));
   const products = growing();
   let samples = 0;
   return {
-    /** Gives back what other measures want to know first: the tops of every hop. */
-    push(piece: Piece): Float32Array[] {
+    push(piece, hops) {
       const [l, r] = piece;
       samples += l?.length ?? 0;
       if (l && r) {
         for (let from = 0; from + hop <= l.length; from += hop)
           products.add(productOf(l, r, from, from + hop) / hop);
       }
-      return each.map((one, channel) => one.push(piece[channel] as Float32Array));
+      each.forEach((one, channel) => one.push(hops[channel] as Hops, l?.length ?? 0));
     },
-    finish(): Levels {
+    finish() {
       return {
         samples,
         channels: each.map((one) => one.level(samples)),

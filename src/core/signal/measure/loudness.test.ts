@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { hopsReader } from './hops';
 import { kWeighting } from './k-weighting';
-import { levels } from './levels';
 import { loudness } from './loudness';
 import { truePeak } from './true-peak';
 
@@ -22,10 +22,10 @@ function tones(parts: readonly (readonly [level: number, seconds: number])[], ra
 /** The two measures that these documents are about, fed as `measuring` feeds them. */
 function loudnessOf(sides: readonly Float32Array[], sampleRate = RATE) {
   const shape = { sampleRate, channels: sides.length };
-  const [loud, peaks, level] = [loudness(shape), truePeak(shape), levels(shape)];
-  const tops = level.push(sides);
-  loud.push(sides, tops);
-  peaks.push(sides, tops);
+  const [loud, peaks] = [loudness(shape), truePeak(shape)];
+  const hops = hopsReader(shape)(sides);
+  loud.push(sides, hops);
+  peaks.push(sides, hops);
   return { loudness: loud.finish(), truePeakDbtp: peaks.finish() };
 }
 

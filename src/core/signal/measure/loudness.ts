@@ -1,6 +1,6 @@
 import { growing } from './growing';
-import { kWeighting, type Biquad } from './k-weighting';
-import type { Stage, TakeShape } from './stage';
+import type { Hops } from './hops';
+import { hopOf, type Stage, type TakeShape } from './stage';
 
 /** LUFS and LU; −Infinity where nothing passes the gate. */
 export interface Loudness {
@@ -12,8 +12,8 @@ export interface Loudness {
   readonly shortTerm: Float32Array;
 }
 
-/** Energies are kept every 10 ms: windows slide by that, finer than the 100 ms that EBU Tech 3341 asks at the least. */
-const STEPS_A_SECOND = 100;
+/** Energies are kept every ten hops, 10 ms: windows slide by that, finer than the 100 ms that EBU Tech 3341 asks at the least. */
+const STEP = 10;
 /** Windows in steps: momentary 400 ms, short-term 3 s (EBU Tech 3341); blocks of the gate 400 ms, 100 ms apart (BS.1770-5). */
 const [MOMENTARY, SHORT_TERM, BLOCK_APART] = [40, 300, 10];
 /** BS.1770-5: loudness of a mean square, absolute gate and relative gate; EBU Tech 3342: relative gate and percentiles of the range. */
@@ -26,60 +26,6 @@ const RANGE_TO = 0.95;
 
 const toLufs = (power: number): number => (power > 0 ? OFFSET + 10 * Math.log10(power) : -Infinity);
 const toPower = (lufs: number): number => 10 ** ((lufs - OFFSET) / 10);
-
-/** Two sections in a row, transposed direct form: filters `x` from..to, gives the energy that comes out; `state` goes on. */
-function filtered(
-  x: Float32Array,
-  [from, to]: readonly [number, number],
-  [shelf, pass]: readonly [Biquad, Biquad],
-  state: Float64Array,
-): number {
-  const [b0, b1, b2] = shelf.b;
-  const [a1, a2] = shelf.a;
-  const [c1, c2] = pass.a;
-  let s1 = state[0] as number;
-  let s2 = state[1] as number;
-  let t1 = state[2] as number;
-  let t2 = state[3] as number;
-  let sum = 0;
-  for (let i = from; i < to; i += 1) {
-    const v = x[i] as number;
-    const y = b0 * v + s1;
-    s1 = b1 * v - a1 * y + s2;
-    s2 = b2 * v - a2 * y;
-    const z = y + t1;
-    t1 = t2 - 2 * y - c1 * z;
-    t2 = y - c2 * z;
-    sum += z * z;
-  }
-  state[0] = s1;
-  state[1] = s2;
-  state[2] = t1;
-  state[3] = t2;
-  return sum;
-}
-
-/** Weighs a channel: gives the energy of each 10 ms to `step`. */
-function weighted(sampleRate: number, step: (energy: number) => void) {
-  const filters = kWeighting(sampleRate);
-  const state = new Float64Array(4);
-  let [sum, at, index] = [0, 0, 0];
-  const lengthOf = (of: number) =>
-    Math.round(((of + 1) * sampleRate) / STEPS_A_SECOND) - Math.round((of * sampleRate) / STEPS_A_SECOND);
-  return (samples: Float32Array): void => {
-    for (let i = 0; i < samples.length;) {
-      const stop = Math.min(samples.length, i + lengthOf(index) - at);
-      sum += filtered(samples, [i, stop], filters, state);
-      at += stop - i;
-      i = stop;
-      if (at < lengthOf(index)) continue;
-      step(sum);
-      index += 1;
-      sum = 0;
-      at = 0;
-    }
-  };
-}
 
 /** Mean power of every window of so many steps, `apart` steps from one to the next. */
 function* windows(powers: Float32Array, length: number, apart: number): Generator<number> {
@@ -122,17 +68,26 @@ const largest = (values: Iterable<number>): number => {
  * window has none of its kind: −Infinity.
  */
 export function loudness({ sampleRate, channels }: TakeShape): Stage<Loudness> {
-  const first = growing();
-  const length = sampleRate / STEPS_A_SECOND;
-  const each = Array.from({ length: channels }, growing);
-  const filters = each.map((steps) => weighted(sampleRate, (energy) => steps.add(energy / length)));
+  const [first, hop] = [growing(), hopOf(sampleRate)];
+  const each = Array.from({ length: channels }, () => ({ steps: growing(), sum: 0, hops: 0 }));
   return {
-    push(piece) {
-      piece.forEach((samples, channel) => filters[channel]?.(samples));
+    push(piece, hops) {
+      const whole = Math.floor((piece[0]?.length ?? 0) / hop);
+      each.forEach((one, channel) => {
+        const { weighted } = hops[channel] as Hops;
+        for (let h = 0; h < whole; h += 1) {
+          one.sum += weighted[h] as number;
+          one.hops += 1;
+          if (one.hops < STEP) continue;
+          one.steps.add(one.sum / (STEP * hop));
+          one.sum = 0;
+          one.hops = 0;
+        }
+      });
     },
     finish() {
       const powers = each
-        .map((steps) => steps.all())
+        .map(({ steps }) => steps.all())
         .reduce((sum, more) => sum.map((p, i) => p + (more[i] as number)));
       for (const power of windows(powers, SHORT_TERM, BLOCK_APART)) first.add(toLufs(power));
       return {

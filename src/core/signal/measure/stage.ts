@@ -1,3 +1,5 @@
+import type { Hops } from './hops';
+
 /** One piece of a take: a run of samples for each channel, all of one length, full scale ±1. */
 export type Piece = readonly Float32Array[];
 
@@ -14,8 +16,8 @@ export const hopOf = (sampleRate: number): number => Math.max(1, Math.round(samp
 
 /** A measure that sees a take once, piece by piece, so that an hour fits in memory. */
 export interface Stage<T> {
-  /** `tops`: of each channel, the largest size of a sample in every hop of the piece; the last hop may be short. */
-  readonly push: (piece: Piece, tops: readonly Float32Array[]) => void;
+  /** `hops`: of each channel, what was read of every hop of the piece; the last hop may be short. */
+  readonly push: (piece: Piece, hops: readonly Hops[]) => void;
   /** Asked once, after the last piece. */
   readonly finish: () => T;
 }

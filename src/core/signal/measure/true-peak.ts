@@ -1,4 +1,5 @@
 import { gainToDb } from '../../units';
+import type { Hops } from './hops';
 import { hopOf, type Stage, type TakeShape } from './stage';
 
 /** The interpolator of ITU-R BS.1770-5 Annex 2, four phases of twelve; phases 3 and 4 are 2 and 1 backwards. */
@@ -82,8 +83,8 @@ export function truePeak({ sampleRate, channels }: TakeShape): Stage<readonly nu
     kept[channel] = { samples: tail, top: Math.max(...tops.slice(-TAPS)) };
   };
   return {
-    push: (piece, tops) => {
-      piece.forEach((samples, channel) => look(samples, tops[channel] as Float32Array, channel));
+    push: (piece, hops) => {
+      piece.forEach((samples, channel) => look(samples, (hops[channel] as Hops).tops, channel));
     },
     finish: () => {
       const after = new Float32Array(TAPS);
