@@ -1,5 +1,5 @@
 import type { PolicyNote, Rig } from '../core/rig';
-import type { Measures } from '../core/signal/measure';
+import type { Measures, StretchKind } from '../core/signal/measure';
 import type { Condition } from './conditions';
 
 /** A rig as stored. `cursor` counts the edits that are applied; those from `oldest` to `newest` can be walked. */
@@ -47,6 +47,8 @@ export type TakeOrigin = 'recorded' | 'file' | 'stand-in';
 /** A stretch of a guided take: what was asked for in it. */
 export interface Stretch {
   readonly asked: string;
+  /** Absent in takes of before it was kept. */
+  readonly is?: StretchKind;
   /** Placed part that it is about. */
   readonly part?: string;
   /** Seconds. */

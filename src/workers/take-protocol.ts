@@ -2,6 +2,7 @@ import type { Reading } from '../core/diagnosis';
 import type { Rig } from '../core/rig';
 import type { Measures } from '../core/signal/measure';
 import type { WavHead } from '../core/signal/files';
+import type { GuidedStep } from '../core/signal/render/stand-in';
 
 /** A take that was read, or why not, in one line without the file’s name. */
 export type TakeRead =
@@ -18,6 +19,6 @@ export interface TakeProtocol {
   ): Promise<TakeRead>;
   /** Compares what was measured with what a rig predicts at one of its recorders. */
   explain(rig: Rig, recorder: string, measures: Measures): Reading;
-  /** A WAV file of what a rig would deliver to a recorder: a stand-in. */
-  simulate(rig: Rig, recorder: string, seed: number): Blob;
+  /** A WAV file of what a rig would deliver to a recorder: a stand-in; with steps that of a guided take. */
+  simulate(rig: Rig, recorder: string, seed: number, steps?: readonly GuidedStep[]): Blob;
 }

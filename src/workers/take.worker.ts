@@ -3,7 +3,7 @@ import { explain, featuresOf, predict } from '../core/diagnosis';
 import { allFacts } from '../core/engine';
 import { wavFeed, wavHead, weave16 } from '../core/signal/files';
 import { measuring, type Piece } from '../core/signal/measure';
-import { standIn } from '../core/signal/render/stand-in';
+import { guidedStandIn, standIn } from '../core/signal/render/stand-in';
 import { sayWavProblem } from '../core/words/say-take';
 import { decodedPieces } from './decode';
 import type { TakeProtocol, TakeRead } from './take-protocol';
@@ -75,9 +75,12 @@ const listener: TakeProtocol = {
     return (await isWav(file)) ? measureWav(file, tell, keep) : measureOther(file, tell, keep);
   },
   explain: (rig, recorder, measures) => explain(rig, recorder, featuresOf(measures)),
-  simulate(rig, recorder, seed) {
+  simulate(rig, recorder, seed, steps) {
     const features = predict(allFacts(rig)[0], recorder);
-    const { sampleRate, sides } = standIn({ ...features, hertz: rig.surroundings.mains?.hertz ?? 50 }, seed);
+    const plan = { ...features, hertz: rig.surroundings.mains?.hertz ?? 50 };
+    const { sampleRate, sides } = steps
+      ? guidedStandIn(plan, steps, features.ownMicrophone === true, seed)
+      : standIn(plan, seed);
     const samples = weave16(sides);
     return new Blob([wavHead(sampleRate, sides.length, samples.byteLength), samples], { type: 'audio/wav' });
   },

@@ -2,6 +2,7 @@ import { proxy } from 'comlink';
 import type { Reading } from '../core/diagnosis';
 import type { Rig } from '../core/rig';
 import type { Measures } from '../core/signal/measure';
+import type { GuidedStep } from '../core/signal/render/stand-in';
 import { Thread } from './thread';
 import type { TakeProtocol, TakeRead } from './take-protocol';
 
@@ -29,5 +30,9 @@ export const measureFile = (
 export const explainTake = (rig: Rig, recorder: string, measures: Measures): Promise<Reading> =>
   listener.calls.explain(rig, recorder, measures);
 
-export const simulateTake = (rig: Rig, recorder: string, seed: number): Promise<Blob> =>
-  listener.calls.simulate(rig, recorder, seed);
+export const simulateTake = (
+  rig: Rig,
+  recorder: string,
+  seed: number,
+  steps?: readonly GuidedStep[],
+): Promise<Blob> => listener.calls.simulate(rig, recorder, seed, steps);

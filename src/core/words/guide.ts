@@ -1,9 +1,11 @@
+import type { StretchKind } from '../signal/measure';
 import { isSpoken, jointsOf, laidParts, type Rig } from '../rig';
 import { nameOf as fullName } from './words';
 
 /** One thing that is asked for in a guided take. */
 export interface GuideStep {
   readonly asked: string;
+  readonly is: StretchKind;
   /** Placed part that it is about. */
   readonly part?: string;
   readonly seconds: number;
@@ -30,19 +32,32 @@ export function guideFor(rig: Rig): GuideStep[] {
   );
   const played = rig.purpose.sources.filter((id) => !spoken.some(({ placed }) => placed.id === id));
   return [
-    { asked: 'Silence: nobody speaks', seconds: 4 },
+    { asked: 'Silence: nobody speaks', is: 'silence', seconds: 4 },
     ...spoken.flatMap(({ placed }): GuideStep[] => [
-      { asked: `Speak as usual into ${nameOf(rig, placed.id)}`, part: placed.id, seconds: 6 },
-      { asked: `Now as loud as it will get, into ${nameOf(rig, placed.id)}`, part: placed.id, seconds: 4 },
-      { asked: `Tap ${nameOf(rig, placed.id)}, three times`, part: placed.id, seconds: 3 },
+      { asked: `Speak as usual into ${nameOf(rig, placed.id)}`, is: 'usual', part: placed.id, seconds: 6 },
+      {
+        asked: `Now as loud as it will get, into ${nameOf(rig, placed.id)}`,
+        is: 'loudest',
+        part: placed.id,
+        seconds: 4,
+      },
+      { asked: `Tap ${nameOf(rig, placed.id)}, three times`, is: 'tap', part: placed.id, seconds: 3 },
     ]),
-    ...played.map((id): GuideStep => ({ asked: `Play ${nameOf(rig, id)}`, part: id, seconds: 6 })),
+    ...played.map((id): GuideStep => ({
+      asked: `Play ${nameOf(rig, id)}`,
+      is: 'play',
+      part: id,
+      seconds: 6,
+    })),
     ...chargers(rig).map((id): GuideStep => ({
       asked: `Pull ${nameOf(rig, id)} and speak on`,
+      is: 'pull',
       part: id,
       seconds: 5,
     })),
-    ...(hasRadio(rig) ? [{ asked: 'Walk about, turn away, and speak on', seconds: 6 }] : []),
-    { asked: 'Silence again', seconds: 3 },
+    ...(hasRadio(rig)
+      ? [{ asked: 'Walk about, turn away, and speak on', is: 'walk' as const, seconds: 6 }]
+      : []),
+    { asked: 'Silence again', is: 'silence', seconds: 3 },
   ];
 }

@@ -2,12 +2,17 @@
 import { useEffect, useState } from 'react';
 import { listInputs } from './recorder';
 
-/** The inputs as the browser sees them. */
+/** In place of a device: the sound that the chosen rig would give. */
+export const STAND_IN = 'stand-in';
+
+/** The inputs as the browser sees them, and a stand-in for one. */
 export function InputChoice({
   device,
+  hasRig,
   choose,
 }: {
   device: string | undefined;
+  hasRig: boolean;
   choose: (id: string | undefined) => void;
 }) {
   const [inputs, setInputs] = useState<readonly MediaDeviceInfo[]>([]);
@@ -33,6 +38,7 @@ export function InputChoice({
             {label}
           </option>
         ))}
+        {hasRig && <option value={STAND_IN}>stand-in: what this rig would give, no gear</option>}
       </select>
       {named.length === 0 && (
         <span className="text-soft text-sm">

@@ -1,13 +1,15 @@
 import { weave16 } from '../../core/signal/files';
 import type { GuideStep } from '../../core/words/guide';
-import type { Stretch, TakeAbout } from '../../store/records';
+import type { Stretch, TakeAbout, TakeOrigin } from '../../store/records';
 import { beginTake, changeTake, deleteTake, keepPart } from '../../store/takes';
 import { sayStoreTrouble } from '../../store/trouble';
 import { readKept } from './keep-take';
-import { startRecording, type Recording } from './recorder';
+import type { Recording, RecorderEars } from './recorder';
 
 export interface AskedTake {
-  readonly deviceId: string | undefined;
+  /** Begins to hear the input: a device, or a stand-in for one. */
+  readonly listen: (ears: RecorderEars) => Promise<Recording>;
+  readonly origin: TakeOrigin;
   /** The prompts of a guided take; none of a free one. */
   readonly steps: readonly GuideStep[];
   readonly about: TakeAbout;
@@ -36,9 +38,10 @@ export function stepAt(
 
 function stretchesOf(steps: readonly GuideStep[], seconds: number): Stretch[] {
   let from = 0;
-  return steps.flatMap(({ asked, part, seconds: length }) => {
+  return steps.flatMap(({ asked, is, part, seconds: length }) => {
     const stretch = {
       asked,
+      is,
       ...(part !== undefined && { part }),
       from,
       to: Math.min(seconds, from + length),
@@ -53,7 +56,7 @@ const nameOfNow = (): string =>
 
 /** Records into the store, each half second as it comes, so that nothing is lost with the tab; then reads it. Rejects where it cannot begin. */
 export async function recordTake(
-  { deviceId, steps, about }: AskedTake,
+  { listen, origin, steps, about }: AskedTake,
   ears: TakeEars,
 ): Promise<{ readonly recording: Recording; readonly stop: () => Promise<void> }> {
   const id = crypto.randomUUID();
@@ -92,7 +95,7 @@ export async function recordTake(
     ears.progress(seconds());
     if (stepAt(steps, seconds()).over) void stop();
   };
-  const recording = await startRecording(deviceId, {
+  const recording = await listen({
     peaks: ears.peaks,
     piece,
     lost: () => breakOff('The input was pulled.'),
@@ -103,7 +106,7 @@ export async function recordTake(
     ...about,
     id,
     at: Date.now(),
-    origin: 'recorded',
+    origin,
     name: nameOfNow(),
     sampleRate,
     channels,

@@ -10,9 +10,11 @@ import { isReadable } from '../bench/is-readable';
 import { receiveDrops } from '../shared/dropped-file';
 import { sayThreadTrouble } from '../shared/thread-trouble';
 import { useRigs } from '../shared/use-rigs';
-import { InputChoice } from './input-choice';
+import { InputChoice, STAND_IN } from './input-choice';
 import { readFile, readKept, sweep, type NewTake, type Reading } from './keep-take';
 import { RecordPanel } from './record-panel';
+import { startRecording, type RecorderEars } from './recorder';
+import { startStandIn } from './stand-in-input';
 import { TakeList } from './take-list';
 import { TakePanel } from './take-panel';
 import { useRecording } from './use-recording';
@@ -172,7 +174,15 @@ export function SoundCheckView() {
   const take = takes.find(({ id }) => id === shown) ?? takes[0];
   const record = (guided: boolean) => {
     setTrouble(undefined);
-    void recording.start({ deviceId: device, steps: guided && rig ? guideFor(rig) : [], about });
+    const steps = guided && rig ? guideFor(rig) : [];
+    if (device !== STAND_IN) {
+      const listen = (ears: RecorderEars) => startRecording(device, ears);
+      void recording.start({ listen, origin: 'recorded', steps, about });
+    } else if (rig && recorder !== undefined) {
+      const wav = simulateTake(rig, recorder, takes.length + 1, guided ? steps : undefined);
+      const listen = async (ears: RecorderEars) => startStandIn(await wav, ears);
+      void recording.start({ listen, origin: 'stand-in', steps, about });
+    }
   };
   const simulate = () => {
     if (!rig || recorder === undefined) return;
@@ -196,7 +206,7 @@ export function SoundCheckView() {
       ) : (
         <>
           <Begin rig={rig} record={record} file={takeFile} simulate={simulate} />
-          <InputChoice device={device} choose={setDevice} />
+          <InputChoice device={device} hasRig={rig !== undefined} choose={setDevice} />
         </>
       )}
       {trouble !== undefined && (

@@ -1,50 +1,50 @@
 'use client';
+import { Check, TriangleAlert } from 'lucide-react';
 import type { Measures } from '../../core/signal/measure';
-import type { TakeRecord } from '../../store/records';
+import { readStretches, type AskedStretch } from '../../core/signal/reading';
+import { isAmiss, sayStretch } from '../../core/words/say-stretch';
+import type { Stretch, TakeRecord } from '../../store/records';
 
-/** Mean and loudest tenth of a second of a stretch, at the louder side, dBFS. */
-export function stretchLevel(
-  { windows }: Pick<Measures, 'windows'>,
-  from: number,
-  to: number,
-): { mean: number; most: number } {
-  const each = windows.map((powers) =>
-    powers.subarray(Math.floor(from * 10), Math.max(Math.floor(from * 10) + 1, Math.floor(to * 10))),
-  );
-  const db = (p: number) => (p > 0 ? 10 * Math.log10(p) : -Infinity);
-  return {
-    mean: Math.max(...each.map((p) => db(p.reduce((a, b) => a + b, 0) / Math.max(1, p.length)))),
-    most: Math.max(...each.map((p) => db(p.reduce((a, b) => Math.max(a, b), 0)))),
-  };
-}
+/** Takes of before have no kinds: nothing but their levels is read. */
+const asked = (stretches: readonly Stretch[]): AskedStretch[] =>
+  stretches.map(({ is = 'usual', part, from, to }) => ({
+    is,
+    from,
+    to,
+    ...(part !== undefined && { part }),
+  }));
 
-const say = (db: number): string =>
-  Number.isFinite(db) ? `${db.toFixed(0).replace('-', '−')} dBFS` : 'nothing';
-
-/** What came in each stretch of a guided take. */
+/** How each stretch of a guided take went. */
 export function StretchList({ take }: { take: TakeRecord & { readonly measures: Measures } }) {
-  const { stretches, measures } = take;
-  if (!stretches || stretches.length === 0) return null;
+  const { stretches = [], measures } = take;
+  if (stretches.length === 0) return null;
+  const readings = readStretches(measures, asked(stretches));
   return (
     <section aria-label="Stretch by stretch" className="border-line bg-card mt-3 rounded-xl border p-4">
       <h3 className="font-bold">Stretch by stretch</h3>
-      <table className="mt-1 w-full">
-        <tbody>
-          {stretches.map(({ asked, from, to }) => {
-            const { mean, most } = stretchLevel(measures, from, to);
-            return (
-              <tr key={from} className="border-line border-t first:border-t-0">
-                <th scope="row" className="py-1 pr-2 text-left font-normal">
-                  {asked}
-                </th>
-                <td className="py-1 text-right whitespace-nowrap">
-                  {say(mean)}, up to {say(most)}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <ol className="mt-1">
+        {readings.map((reading, i) => {
+          const amiss = isAmiss(reading);
+          const Icon = amiss ? TriangleAlert : Check;
+          return (
+            <li
+              key={stretches[i]?.from}
+              data-stretch={reading.state}
+              className="border-line flex gap-2 border-t py-1.5 first:border-t-0"
+            >
+              <Icon
+                size={18}
+                aria-hidden
+                className={`mt-0.5 flex-none ${amiss ? 'text-brass' : 'text-sea'}`}
+              />
+              <div className="min-w-0">
+                <p className="text-soft text-sm">{stretches[i]?.asked}</p>
+                <p className={amiss ? 'font-semibold' : ''}>{sayStretch(reading)}.</p>
+              </div>
+            </li>
+          );
+        })}
+      </ol>
     </section>
   );
 }

@@ -5,6 +5,9 @@ import { hopOf, type Stage, type TakeShape } from './stage';
 /** Second differences of a millisecond: the largest, and their mean square. */
 const [SIZE, OVER, BESIDE] = [0.02, 28, 12];
 
+/** Jumps within so many hops are one click. */
+const TOGETHER = 2;
+
 export interface Jumps {
   /** Of every click, of all channels. */
   readonly seconds: readonly number[];
@@ -28,9 +31,11 @@ export function clicks({ sampleRate, channels }: TakeShape): Stage<Jumps> {
       });
     },
     finish: () => ({
-      seconds: each
-        .flatMap(({ most, squares }) => jumps(most.all(), squares.all()).map((i) => (i * hop) / sampleRate))
-        .sort((a, b) => a - b),
+      // A click on both sides is one.
+      seconds: [...new Set(each.flatMap(({ most, squares }) => jumps(most.all(), squares.all())))]
+        .sort((a, b) => a - b)
+        .filter((i, n, all) => n === 0 || i - (all[n - 1] as number) > TOGETHER)
+        .map((i) => (i * hop) / sampleRate),
       roughness: each.map(({ squares }) => squares.all()),
     }),
   };
@@ -45,5 +50,5 @@ function jumps(most: Float32Array, squares: Float32Array): number[] {
     for (let k = 2; k <= BESIDE + 1; k += 1) sum += (squares[i - k] as number) + (squares[i + k] as number);
     if (top > OVER * OVER * (sum / (2 * BESIDE))) found.push(i);
   }
-  return found.filter((i, n) => n === 0 || i - (found[n - 1] as number) > 2);
+  return found;
 }

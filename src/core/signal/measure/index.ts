@@ -7,3 +7,5 @@ export type { Clipping } from './clipping';
 export type { Echo } from './echo';
 export type { Hum } from './hum';
 export type { Image, ImageKind } from './image';
+export type { Stretch, StretchKind, StretchLevel } from './stretches';
+export { levelIn, outlineStep, peaksIn } from './stretches';

@@ -1,3 +1,5 @@
 export type { TakeCode, TakeFinding } from './finding';
 export { TAKE_CODES } from './finding';
 export { readTake } from './read-take';
+export type { AskedStretch, StretchReading, StretchState } from './read-stretches';
+export { readStretches } from './read-stretches';

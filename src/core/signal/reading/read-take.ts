@@ -205,8 +205,12 @@ const thumps: Reader = ({ thumps: found }) =>
       }
     : undefined;
 
-const narrow: Reader = ({ band, sampleRate }) =>
-  band && (band.highHz < NARROW || sampleRate < 2 * NARROW)
+/** Where hiss lies close under speech, it hides how far up that goes. */
+const isHidden = (pauses: Measures['pauses'], speech: number): boolean =>
+  pauses.some(({ activeDbfs, floorDbfs = -Infinity }) => activeDbfs === speech && speech - floorDbfs < SNR);
+
+const narrow: Reader = ({ band, sampleRate, pauses }, speech) =>
+  band && !isHidden(pauses, speech) && (band.highHz < NARROW || sampleRate < 2 * NARROW)
     ? {
         code: 'take-narrow',
         severity: 'note',
@@ -233,9 +237,10 @@ const pumps: Reader = ({ riseDb }) =>
       }
     : undefined;
 
-const offset: Reader = ({ levels }) => {
+const offset: Reader = ({ levels, clipping }) => {
+  // A voice cut off unevenly has a mean that is no offset.
   const most = levels.map((l) => l.dcOffset).sort((a, b) => Math.abs(b) - Math.abs(a))[0] ?? 0;
-  return Math.abs(most) > OFFSET
+  return Math.abs(most) > OFFSET && !clipping
     ? {
         code: 'take-offset',
         severity: 'note',

@@ -1,3 +1,5 @@
+import type { StretchKind } from '../measure';
+
 /** What a simulated take is made from. dBFS; RMS of a full-scale sine −3.01. */
 export interface StandIn {
   readonly image: 'mono' | 'dual-mono' | 'stereo' | 'left-only' | 'right-only' | 'inverted' | 'silent';
@@ -57,6 +59,8 @@ export function babble(seconds: number, seed: number): Float32Array {
   let syllables = 0;
   while (at < out.length) {
     const length = Math.round((0.12 + 0.2 * next()) * RATE);
+    // A syllable that is cut off would be a click.
+    if (at + length > out.length) break;
     const formants = [
       resonance(350 + 500 * next(), 90),
       resonance(900 + 1300 * next(), 130),
@@ -64,15 +68,14 @@ export function babble(seconds: number, seed: number): Float32Array {
     ];
     const [pitch, glide, hiss] = [105 + 70 * next(), 0.75 + 0.5 * next(), next() < 0.25 ? 1 : 0.06];
     let phase = 0;
-    for (let i = 0; i < length && at + i < out.length; i += 1) {
+    for (let i = 0; i < length; i += 1) {
       phase += (pitch * (1 + (glide - 1) * (i / length))) / RATE;
       if (phase >= 1) phase -= 1;
       const glottis = (hiss < 1 ? 1 - 2 * phase : 0) + hiss * (next() - 0.5);
       const shape = Math.sin((Math.PI * i) / length) ** 0.5;
       // Breath and consonants have no formants to speak of: they reach far up.
       out[at + i] =
-        shape *
-        (formants.reduce((sum, f, n) => sum + f(glottis) / (n + 1), 0) + 0.05 * hiss * (next() - 0.5));
+        shape * (formants.reduce((sum, f, n) => sum + f(glottis) / (n + 1), 0) + 0.2 * hiss * (next() - 0.5));
     }
     syllables += 1;
     at += length + Math.round((syllables % 7 === 0 ? 0.5 + 0.3 * next() : 0.02 + 0.06 * next()) * RATE);
@@ -100,13 +103,10 @@ const gain = (db: number): number => 10 ** (db / 20);
 const hissOf = (length: number, next: () => number): Float32Array =>
   Float32Array.from({ length }, () => (next() + next() + next() + next() - 2) * Math.sqrt(3));
 
-function spoken(plan: StandIn, seed: number): Float32Array {
-  const voice = babble(SPOKEN, seed);
-  const out = new Float32Array(Math.round((LEAD_IN + SPOKEN + LEAD_OUT) * RATE));
+/** A voice of RMS 1 as the rig brings it: at its level, with its echo, cut off where a stage clips. */
+function brought(plan: StandIn, voice: Float32Array): Float32Array {
   const level = plan.image === 'silent' ? 0 : gain(Math.min(20, plan.active));
-  voice.forEach((v, i) => {
-    out[i + LEAD_IN * RATE] = v * level;
-  });
+  const out = voice.map((v) => v * level);
   if (plan.echo) {
     const [delay, back] = [Math.round((plan.echo.delayMs / 1000) * RATE), gain(plan.echo.levelDb)];
     for (let i = out.length - 1; i >= delay; i -= 1)
@@ -131,32 +131,104 @@ const SECOND: Readonly<Record<StandIn['image'], number | null>> = {
   silent: 1,
 };
 
-/**
- * A stand-in for a test take: what a rig would deliver, made from the engine’s figures and something voice-like; 48 kHz, full scale ±1.
- * The same seed gives the same take.
- */
-export function standIn(plan: StandIn, seed = 1): { sampleRate: number; sides: Float32Array[] } {
-  const voice = spoken(plan, seed);
+/** Both voices of a take through the rig: its sides, its noise, its hum. `hums`: whether it does at a sample. */
+function delivered(
+  plan: StandIn,
+  seed: number,
+  [one, two]: readonly [Float32Array, Float32Array],
+  hums: (sample: number) => boolean,
+): Float32Array[] {
+  const voice = brought(plan, one);
   const second = SECOND[plan.image];
   const other =
-    plan.image === 'stereo'
-      ? spoken({ ...plan, echo: null }, seed + 50)
-      : voice.map((v) => v * (second ?? 0));
+    plan.image === 'stereo' ? brought({ ...plan, echo: null }, two) : voice.map((v) => v * (second ?? 0));
   const voices = second === null ? [voice] : plan.image === 'right-only' ? [other, voice] : [voice, other];
-  const sides = voices.map((one, side) => {
-    const hiss = hissOf(one.length, random(seed * 97 + side));
+  return voices.map((side, n) => {
+    const hiss = hissOf(side.length, random(seed * 97 + n));
     const noise = gain(Math.max(-96, plan.noise ?? -96));
-    return one.map((v, i) => {
+    return side.map((v, i) => {
       const hum =
-        plan.hum > -120
+        plan.hum > -120 && hums(i)
           ? HUM_LINES.reduce(
-              (sum, [n, db]) =>
-                sum + Math.SQRT2 * gain(plan.hum + db) * Math.sin((2 * Math.PI * plan.hertz * n * i) / RATE),
+              (sum, [line, db]) =>
+                sum +
+                Math.SQRT2 * gain(plan.hum + db) * Math.sin((2 * Math.PI * plan.hertz * line * i) / RATE),
               0,
             )
           : 0;
       return Math.max(-1, Math.min(1, v + noise * (hiss[i] as number) + hum));
     });
   });
-  return { sampleRate: RATE, sides };
+}
+
+/** Something voice-like after a silence and before another. */
+function inSilence(seed: number): Float32Array {
+  const out = new Float32Array(Math.round((LEAD_IN + SPOKEN + LEAD_OUT) * RATE));
+  out.set(babble(SPOKEN, seed), LEAD_IN * RATE);
+  return out;
+}
+
+export interface Simulated {
+  readonly sampleRate: number;
+  readonly sides: Float32Array[];
+}
+
+/**
+ * A stand-in for a test take: what a rig would deliver, made from the engine’s figures and something voice-like; 48 kHz, full scale ±1.
+ * The same seed gives the same take.
+ */
+export function standIn(plan: StandIn, seed = 1): Simulated {
+  const voices = [inSilence(seed), inSilence(seed + 50)] as const;
+  return { sampleRate: RATE, sides: delivered(plan, seed, voices, () => true) };
+}
+
+/** A step of a guided take: what is asked for, and for how long. */
+export interface GuidedStep {
+  readonly is: StretchKind;
+  readonly seconds: number;
+}
+
+/** Louder than usual, dB; a tap on the recorded microphone, and one that another hears, re a voice’s RMS. From memory. */
+const [LOUDER, TAPPED, ELSEWHERE] = [8, 16, -18];
+/** Taps of a stretch, and how long one rings, seconds. */
+const [TAPS, RINGS] = [3, 0.03];
+
+function taps(out: Float32Array, from: number, length: number, level: number, next: () => number): void {
+  for (let tap = 0; tap < TAPS; tap += 1) {
+    const at = from + Math.round((length * (tap + 0.5)) / TAPS);
+    const ring = Math.min(Math.round(RINGS * 4 * RATE), from + length - at);
+    for (let i = 0; i < ring; i += 1)
+      out[at + i] =
+        gain(level) * Math.exp(-i / (RINGS * RATE)) * Math.cos(0.03 * i) * (0.7 + 0.6 * (next() - 0.5));
+  }
+}
+
+/**
+ * The same for a guided take: silence, voices, taps as they are asked for; while a charger is pulled it does not hum. `elsewhere`: not the
+ * tapped microphone is recorded.
+ */
+export function guidedStandIn(
+  plan: StandIn,
+  steps: readonly GuidedStep[],
+  elsewhere: boolean,
+  seed = 1,
+): Simulated {
+  const seconds = steps.reduce((sum, step) => sum + step.seconds, 0);
+  const [one, two] = [babble(seconds, seed), babble(seconds, seed + 50)];
+  const pulled: (readonly [number, number])[] = [];
+  let from = 0;
+  for (const { is, seconds: long } of steps) {
+    const length = Math.round(long * RATE);
+    const to = Math.min(one.length, from + length);
+    if (is === 'silence' || is === 'tap') for (const voice of [one, two]) voice.fill(0, from, to);
+    if (is === 'tap') {
+      const level = elsewhere ? ELSEWHERE : TAPPED;
+      for (const voice of [one, two]) taps(voice, from, length, level, random(seed + from));
+    }
+    if (is === 'loudest') for (let i = from; i < to; i += 1) one[i] = (one[i] as number) * gain(LOUDER);
+    if (is === 'pull') pulled.push([from, to]);
+    from += length;
+  }
+  const hums = (i: number) => !pulled.some(([start, end]) => i >= start && i < end);
+  return { sampleRate: RATE, sides: delivered(plan, seed, [one, two], hums) };
 }
