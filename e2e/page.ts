@@ -107,11 +107,11 @@ export class Page {
     await (await this.find(xpath)).sendKeys(Key.chord(Key.CONTROL, 'a'), text, Key.ENTER);
   }
 
-  /** The file of a download, once it is whole: until then it is hidden or bears the browser's own ending. */
-  async downloaded(): Promise<string> {
+  /** The file of a download with this ending, once it is whole: until then it is hidden or bears the browser's own ending. */
+  async downloaded(ending = ''): Promise<string> {
     const whole = () =>
       readdirSync(this.browser.downloads).find(
-        (name) => !name.startsWith('.') && !name.endsWith('.crdownload'),
+        (name) => !name.startsWith('.') && !name.endsWith('.crdownload') && name.endsWith(ending),
       );
     await this.driver.wait(() => whole() !== undefined, WAIT_MS, 'no download');
     const path = join(this.browser.downloads, whole() ?? '');

@@ -41,8 +41,8 @@ export interface MetaRecord {
   readonly value: string;
 }
 
-/** How a take came: recorded here, from a file, or made by the stand-in. */
-export type TakeOrigin = 'recorded' | 'file' | 'stand-in';
+/** How a take came: recorded here, from a file, made from a rig’s figures by the stand-in, or as an example of a fault, of no rig. */
+export type TakeOrigin = 'recorded' | 'file' | 'stand-in' | 'example';
 
 /** A stretch of a guided take: what was asked for in it. */
 export interface Stretch {

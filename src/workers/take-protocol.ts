@@ -19,6 +19,8 @@ export interface TakeProtocol {
   ): Promise<TakeRead>;
   /** Compares what was measured with what a rig predicts at one of its recorders. */
   explain(rig: Rig, recorder: string, measures: Measures): Reading;
+  /** A WAV file of a take with one of the faults of `FAULTY`. */
+  faulty(name: string, seed: number): Blob;
   /** A WAV file of what a rig would deliver to a recorder: a stand-in; with steps that of a guided take. */
   simulate(rig: Rig, recorder: string, seed: number, steps?: readonly GuidedStep[]): Blob;
 }

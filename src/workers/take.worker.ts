@@ -3,7 +3,8 @@ import { explain, featuresOf, predict } from '../core/diagnosis';
 import { allFacts } from '../core/engine';
 import { wavFeed, wavHead, weave16 } from '../core/signal/files';
 import { measuring, type Piece } from '../core/signal/measure';
-import { guidedStandIn, standIn } from '../core/signal/render/stand-in';
+import { faultyTake } from '../core/signal/render/faulty';
+import { guidedStandIn, standIn, type Simulated } from '../core/signal/render/stand-in';
 import { sayWavProblem } from '../core/words/say-take';
 import { decodedPieces } from './decode';
 import type { TakeProtocol, TakeRead } from './take-protocol';
@@ -69,6 +70,11 @@ async function measureOther(file: Blob, tell: Tell, keep: Keep): Promise<TakeRea
   return { ok: true, measures: measure.finish(), mended: [] };
 }
 
+function wavBlob({ sampleRate, sides }: Simulated): Blob {
+  const samples = weave16(sides);
+  return new Blob([wavHead(sampleRate, sides.length, samples.byteLength), samples], { type: 'audio/wav' });
+}
+
 const listener: TakeProtocol = {
   async measureFile(file, tell, keep) {
     if (file.size === 0) return { ok: false, says: 'is empty' };
@@ -78,12 +84,11 @@ const listener: TakeProtocol = {
   simulate(rig, recorder, seed, steps) {
     const features = predict(allFacts(rig)[0], recorder);
     const plan = { ...features, hertz: rig.surroundings.mains?.hertz ?? 50 };
-    const { sampleRate, sides } = steps
-      ? guidedStandIn(plan, steps, features.ownMicrophone === true, seed)
-      : standIn(plan, seed);
-    const samples = weave16(sides);
-    return new Blob([wavHead(sampleRate, sides.length, samples.byteLength), samples], { type: 'audio/wav' });
+    return wavBlob(
+      steps ? guidedStandIn(plan, steps, features.ownMicrophone === true, seed) : standIn(plan, seed),
+    );
   },
+  faulty: (name, seed) => wavBlob(faultyTake(name, seed)),
 };
 
 expose(listener);

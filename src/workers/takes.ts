@@ -36,3 +36,5 @@ export const simulateTake = (
   seed: number,
   steps?: readonly GuidedStep[],
 ): Promise<Blob> => listener.calls.simulate(rig, recorder, seed, steps);
+
+export const faultyStandIn = (name: string, seed: number): Promise<Blob> => listener.calls.faulty(name, seed);

@@ -1,5 +1,5 @@
 'use client';
-import { Search } from 'lucide-react';
+import { Ellipsis, Search } from 'lucide-react';
 import { usePathname, useRouter } from 'next/navigation';
 import Link from 'next/link';
 import { useCallback } from 'react';
@@ -16,6 +16,47 @@ const VIEWS = [
   { href: '/compare', name: 'Compare' },
   { href: '/calculators', name: 'Calculators' },
 ] as const;
+
+/** So many views stand in a phone's bar; the others are under "More". */
+const IN_BAR = 4;
+
+interface ViewLinkProps {
+  readonly href: string;
+  readonly name: string;
+  readonly current: boolean;
+  readonly className?: string;
+}
+
+const ViewLink = ({ href, name, current, className = '' }: ViewLinkProps) => (
+  <Link
+    href={href}
+    aria-current={current ? 'page' : undefined}
+    className={`text-ink hover:bg-panel aria-[current=page]:bg-ink aria-[current=page]:text-paper flex min-h-11 flex-none items-center rounded-lg px-1.5 aria-[current=page]:font-semibold lg:min-h-10 lg:px-3 ${className}`}
+  >
+    {name}
+  </Link>
+);
+
+/** The views that a phone's bar has no room for. A new path closes it. */
+function MoreViews({ path }: { path: string }) {
+  const more = VIEWS.slice(IN_BAR);
+  const here = more.some(({ href }) => href === path);
+  return (
+    <details key={path} className="relative flex-none lg:hidden">
+      <summary
+        aria-label="More views"
+        className={`flex size-11 cursor-pointer list-none items-center justify-center rounded-lg ${here ? 'bg-ink text-paper' : ''}`}
+      >
+        <Ellipsis size={20} aria-hidden />
+      </summary>
+      <div className="border-line bg-card absolute right-0 z-20 mt-1 min-w-40 rounded-xl border p-1 shadow-lg">
+        {more.map(({ href, name }) => (
+          <ViewLink key={href} href={href} name={name} current={path === href} className="px-3" />
+        ))}
+      </div>
+    </details>
+  );
+}
 
 /** Left of the page on a wide screen, above it on a phone: the views, then the rigs. */
 export function Navigation() {
@@ -43,20 +84,23 @@ export function Navigation() {
   useCommands(offer);
   return (
     <div className="border-line bg-paper max-lg:border-b lg:sticky lg:top-0 lg:flex lg:h-dvh lg:w-52 lg:flex-none lg:flex-col lg:border-r">
-      <nav aria-label="Views" className="flex items-center gap-1 p-2 lg:flex-col lg:items-stretch lg:p-3">
+      <nav
+        aria-label="Views"
+        className="flex items-center gap-1 px-1 py-2 lg:flex-col lg:items-stretch lg:p-3"
+      >
         <span className="px-1 text-lg font-bold max-[26rem]:sr-only lg:px-2 lg:pt-2 lg:pb-3">Symplex</span>
-        <div className="flex min-w-0 flex-1 gap-1 overflow-x-auto p-1 lg:flex-none lg:flex-col lg:overflow-visible lg:p-0">
-          {VIEWS.map(({ href, name }) => (
-            <Link
+        <div className="flex min-w-0 flex-1 gap-0.5 overflow-x-auto p-1 lg:gap-1 lg:flex-none lg:flex-col lg:overflow-visible lg:p-0">
+          {VIEWS.map(({ href, name }, i) => (
+            <ViewLink
               key={href}
               href={href === '/' ? bench : href}
-              aria-current={path === href ? 'page' : undefined}
-              className="flex min-h-11 flex-none items-center max-lg:last:hidden rounded-lg px-2.5 lg:px-3 text-ink hover:bg-card aria-[current=page]:bg-ink aria-[current=page]:font-semibold aria-[current=page]:text-paper lg:min-h-10"
-            >
-              {name}
-            </Link>
+              name={name}
+              current={path === href}
+              className={i < IN_BAR ? '' : 'max-lg:hidden'}
+            />
           ))}
         </div>
+        <MoreViews path={path} />
         <button
           type="button"
           className="button flex-none max-lg:ml-auto lg:mt-1 lg:justify-start"

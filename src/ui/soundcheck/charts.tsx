@@ -23,17 +23,34 @@ function LevelLines({ at, y }: AxisProps) {
 const pathOf = (points: readonly (readonly [number, number])[]): string =>
   points.map(([px, py], i) => `${i === 0 ? 'M' : 'L'}${px.toFixed(1)},${py.toFixed(1)}`).join('');
 
-/** Short-term loudness over the take. */
-export function LoudnessChart({ measures }: { measures: Measures }) {
+/** How the other take is drawn: thinner, dotted, in another colour. */
+const BESIDE = { stroke: 'var(--plum)', strokeWidth: 1.2, strokeDasharray: '1 2' } as const;
+
+/** A take, and another drawn beside it. */
+interface ChartProps {
+  readonly measures: Measures;
+  readonly beside?: Measures | undefined;
+}
+
+/** So many points a curve. */
+const POINTS = 600;
+
+/** Short-term loudness over the take; of two takes each from its own beginning. */
+export function LoudnessChart({ measures, beside }: ChartProps) {
   const { shortTerm, shortTermMaxLufs, integratedLufs } = measures.loudness;
   if (shortTerm.length < 2)
     return <p className="text-soft text-sm">Too short: short-term loudness takes three seconds.</p>;
-  const x = scaleLinear([0, shortTerm.length - 1], [LEFT, WIDTH - 6]);
+  const other = beside?.loudness.shortTerm ?? new Float32Array();
+  const longest = Math.max(shortTerm.length, other.length);
+  const x = scaleLinear([0, longest - 1], [LEFT, WIDTH - 6]);
   const y = scaleLinear([0, -60], [4, HEIGHT - BOTTOM]).clamp(true);
-  const every = Math.max(1, Math.floor(shortTerm.length / 600));
-  const points = [...shortTerm.keys()]
-    .filter((i) => i % every === 0)
-    .map((i) => [x(i), y(Math.max(-60, shortTerm[i] ?? -60))] as const);
+  const every = Math.max(1, Math.floor(longest / POINTS));
+  const curve = (values: Float32Array) =>
+    pathOf(
+      [...values.keys()]
+        .filter((i) => i % every === 0)
+        .map((i) => [x(i), y(Math.max(-60, values[i] ?? -60))] as const),
+    );
   const says = `Short-term loudness, at most ${shortTermMaxLufs.toFixed(1)} LUFS`;
   return (
     <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" role="img" aria-label={says}>
@@ -48,7 +65,8 @@ export function LoudnessChart({ measures }: { measures: Measures }) {
           strokeDasharray="4 3"
         />
       )}
-      <path d={pathOf(points)} fill="none" stroke="var(--sea)" strokeWidth={1.5} />
+      {other.length > 1 && <path d={curve(other)} fill="none" {...BESIDE} />}
+      <path d={curve(shortTerm)} fill="none" stroke="var(--sea)" strokeWidth={1.5} />
       {[0, 1].map((end) => (
         <text
           key={end}
@@ -58,7 +76,9 @@ export function LoudnessChart({ measures }: { measures: Measures }) {
           fontSize={9}
           fill="var(--ink-soft)"
         >
-          {end === 0 ? '0 s' : `${measures.durationSeconds.toFixed(0)} s`}
+          {end === 0
+            ? '0 s'
+            : `${Math.max(measures.durationSeconds, beside?.durationSeconds ?? 0).toFixed(0)} s`}
         </text>
       ))}
     </svg>
@@ -68,15 +88,15 @@ export function LoudnessChart({ measures }: { measures: Measures }) {
 const LEVELS = [-20, -60, -100, -140];
 
 /** What sounds, and what is left in the pauses, over frequency; the mains’ lines marked. */
-export function SpectrumChart({ measures }: { measures: Measures }) {
+export function SpectrumChart({ measures, beside }: ChartProps) {
   const { spectrum, hum, whine } = measures;
   const top = spectrum.stepHz * (spectrum.active.length - 1);
   const x = scaleLog([40, Math.max(1000, top)], [LEFT, WIDTH - 6]).clamp(true);
   const y = scaleLinear([0, -140], [4, HEIGHT - BOTTOM]).clamp(true);
-  const line = (powers: Float32Array): string => {
+  const line = (powers: Float32Array, stepHz = spectrum.stepHz): string => {
     const most = new Map<number, number>();
     powers.forEach((p, k) => {
-      const px = Math.round(x(Math.max(40, k * spectrum.stepHz)));
+      const px = Math.round(x(Math.max(40, k * stepHz)));
       if (k > 0) most.set(px, Math.max(most.get(px) ?? 0, p));
     });
     return pathOf([...most].sort(([a], [b]) => a - b).map(([px, p]) => [px, y(10 * Math.log10(p + 1e-20))]));
@@ -124,10 +144,11 @@ export function SpectrumChart({ measures }: { measures: Measures }) {
             strokeDasharray="3 1"
           />
         )}
+        {beside && <path d={line(beside.spectrum.active, beside.spectrum.stepHz)} fill="none" {...BESIDE} />}
         <path d={line(spectrum.active)} fill="none" stroke="var(--sea)" strokeWidth={1.5} />
       </svg>
       <figcaption className="text-soft text-sm">
-        Drawn through: while it sounds. Dashed: in the pauses.{' '}
+        Drawn through: while it sounds. Dashed: in the pauses. {beside && 'Dotted: the other take. '}
         {hum && `Dots: ${hum.fundamentalHz} Hz and its harmonics.`}
       </figcaption>
     </figure>

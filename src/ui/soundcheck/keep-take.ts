@@ -1,7 +1,7 @@
 'use client';
 import { wavHead } from '../../core/signal/files';
 import { database } from '../../store/database';
-import type { TakeAbout, TakeOrigin, TakeRecord } from '../../store/records';
+import type { Stretch, TakeAbout, TakeOrigin, TakeRecord } from '../../store/records';
 import {
   changeTake,
   deleteTake,
@@ -38,6 +38,7 @@ export async function readKept(id: string): Promise<void> {
 export interface NewTake extends TakeAbout {
   readonly name: string;
   readonly origin: TakeOrigin;
+  readonly stretches?: readonly Stretch[];
 }
 
 export interface Reading {

@@ -2,14 +2,18 @@
 import { AudioLines, FolderOpen, ListChecks, Mic } from 'lucide-react';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useCallback, useEffect, useState } from 'react';
-import { nameOf } from '../../core/words/words';
+import { capital, nameOf } from '../../core/words/words';
 import { guideFor } from '../../core/words/guide';
 import type { Rig } from '../../core/rig';
-import { simulateTake } from '../../workers/takes';
+import { FAULTY } from '../../core/signal/render/faulty';
+import { faultyStandIn, simulateTake } from '../../workers/takes';
+import type { TakeRecord } from '../../store/records';
 import { isReadable } from '../bench/is-readable';
 import { receiveDrops } from '../shared/dropped-file';
 import { sayThreadTrouble } from '../shared/thread-trouble';
 import { useRigs } from '../shared/use-rigs';
+import type { Range } from './listen-range';
+import { trimmedStretches, trimmedWav } from './trim-take';
 import { InputChoice, STAND_IN } from './input-choice';
 import { readFile, readKept, sweep, type NewTake, type Reading } from './keep-take';
 import { RecordPanel } from './record-panel';
@@ -19,6 +23,9 @@ import { TakeList } from './take-list';
 import { TakePanel } from './take-panel';
 import { useRecording } from './use-recording';
 import { useTakes } from './use-takes';
+
+/** The most letters that a take’s name may have. */
+const LONGEST_NAME = 120;
 
 interface Busy {
   readonly says: string;
@@ -128,8 +135,9 @@ function Begin(props: {
   record: (guided: boolean) => void;
   file: (file: File) => void;
   simulate: () => void;
+  faulty: (name: string) => void;
 }) {
-  const { rig, record, file, simulate } = props;
+  const { rig, record, file, simulate, faulty } = props;
   return (
     <div className="mt-3 flex flex-wrap gap-2">
       <button type="button" className="button button-main" onClick={() => record(false)}>
@@ -154,6 +162,19 @@ function Begin(props: {
       <button type="button" className="button" disabled={!rig} onClick={simulate}>
         <AudioLines size={18} aria-hidden /> Stand-in: what this rig would give
       </button>
+      <select
+        className="field min-w-0"
+        aria-label="A take with a fault, to see and hear how it looks"
+        value=""
+        onChange={(event) => faulty(event.target.value)}
+      >
+        <option value="">Show me a fault…</option>
+        {FAULTY.map(({ name }) => (
+          <option key={name} value={name}>
+            {name}
+          </option>
+        ))}
+      </select>
     </div>
   );
 }
@@ -184,6 +205,17 @@ export function SoundCheckView() {
       void recording.start({ listen, origin: 'stand-in', steps, about });
     }
   };
+  const trim = async (from: TakeRecord, range: Range) => {
+    const wav = await trimmedWav(from, range);
+    const stretches = trimmedStretches(from.stretches ?? [], range);
+    const name = `${from.name}, a part`.slice(0, LONGEST_NAME);
+    if (wav) read(wav, { ...about, name, origin: from.origin, ...(stretches.length > 0 && { stretches }) });
+  };
+  const faulty = (fault: string) =>
+    faultyStandIn(fault, takes.length + 1).then(
+      (wav) => read(wav, { name: capital(fault), origin: 'example' }),
+      (error: unknown) => setTrouble(sayThreadTrouble(error)),
+    );
   const simulate = () => {
     if (!rig || recorder === undefined) return;
     simulateTake(rig, recorder, takes.length + 1).then(
@@ -205,7 +237,13 @@ export function SoundCheckView() {
         <RecordPanel state={recording.state} stop={recording.stop} />
       ) : (
         <>
-          <Begin rig={rig} record={record} file={takeFile} simulate={simulate} />
+          <Begin
+            rig={rig}
+            record={record}
+            file={takeFile}
+            simulate={simulate}
+            faulty={(name) => void faulty(name)}
+          />
           <InputChoice device={device} hasRig={rig !== undefined} choose={setDevice} />
         </>
       )}
@@ -240,6 +278,7 @@ export function SoundCheckView() {
             takes={takes}
             rig={rig}
             recorder={recorder}
+            trim={(range) => void trim(take, range)}
           />
         </div>
       )}

@@ -7,6 +7,7 @@ const ORIGIN: Readonly<Record<TakeRecord['origin'], string>> = {
   recorded: 'recorded',
   file: 'file',
   'stand-in': 'stand-in',
+  example: 'example',
 };
 
 function sayShort(take: TakeRecord): string {

@@ -6,17 +6,24 @@ import { capital } from '../../core/words/words';
 import { sayTake, sayTakeFinding, takeTitle } from '../../core/words/say-take';
 import type { Measures } from '../../core/signal/measure';
 import type { Rig } from '../../core/rig';
-import type { TakeRecord } from '../../store/records';
+import type { TakeOrigin, TakeRecord } from '../../store/records';
+import { BalanceChart } from './balance-chart';
 import { LevelHistogram, LoudnessChart, SpectrumChart } from './charts';
 import { Explanations } from './explanations';
 import { wavOf } from './keep-take';
+import { ListenRange, type Range } from './listen-range';
 import { measureRows } from './measure-rows';
+import { savePicture } from './save-picture';
 import { StretchList } from './stretch-list';
 import { TakeTools } from './take-tools';
+import { useListening } from './use-listening';
 import { Waveform, type Mark } from './waveform';
 
-/** Begin this much before a mark, seconds. */
-const BEFORE = 0.5;
+/** What is said of a take that nobody recorded. */
+const MADE: Partial<Record<TakeOrigin, string>> = {
+  'stand-in': 'A stand-in: made from the engine’s figures for this rig, not recorded by anybody.',
+  example: 'An example: made here to show the fault, of no rig, not recorded by anybody.',
+};
 
 /** The kept sound as an address that the browser plays; undefined where none is kept. */
 function useSound(take: TakeRecord): string | undefined {
@@ -78,17 +85,23 @@ function FindingItem({ finding, listen }: { finding: TakeFinding; listen?: (at: 
   );
 }
 
-function Drawings({ measures }: { measures: Measures }) {
+function Drawings({ measures, beside }: { measures: Measures; beside: Measures | undefined }) {
   return (
     <div className="mt-4 grid gap-4 md:grid-cols-2">
       <section aria-label="Spectrum">
         <h3 className="text-soft text-sm font-semibold">Spectrum, dBFS</h3>
-        <SpectrumChart measures={measures} />
+        <SpectrumChart measures={measures} beside={beside} />
       </section>
       <section aria-label="Loudness over time">
         <h3 className="text-soft text-sm font-semibold">Short-term loudness, LUFS</h3>
-        <LoudnessChart measures={measures} />
-        <h3 className="text-soft mt-2 text-sm font-semibold">How often each level is there, dBFS</h3>
+        <LoudnessChart measures={measures} beside={beside} />
+      </section>
+      <section aria-label="Stereo image">
+        <h3 className="text-soft text-sm font-semibold">Between the sides, dBFS</h3>
+        <BalanceChart measures={measures} />
+      </section>
+      <section aria-label="Levels">
+        <h3 className="text-soft text-sm font-semibold">How often each level is there, dBFS</h3>
         <LevelHistogram measures={measures} />
       </section>
     </div>
@@ -133,60 +146,97 @@ function MeasureTable({ measures, beside }: { measures: Measures; beside: TakeRe
   );
 }
 
+/** The other take that this one is held against. */
+function BesideChoice(props: {
+  others: readonly TakeRecord[];
+  chosen: string;
+  choose: (take: string) => void;
+}) {
+  const { others, chosen, choose } = props;
+  if (others.length === 0) return null;
+  return (
+    <label className="mt-4 flex min-w-0 flex-wrap items-center gap-2 text-sm">
+      Compare with
+      <select className="field min-w-0" value={chosen} onChange={(event) => choose(event.target.value)}>
+        <option value="">nothing</option>
+        {others.map((one) => (
+          <option key={one.id} value={one.id}>
+            {one.name}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
 interface TakePanelProps {
   readonly take: TakeRecord & { readonly measures: Measures };
   readonly takes: readonly TakeRecord[];
   readonly rig: Rig | undefined;
   readonly recorder: string | undefined;
+  /** Takes a stretch of it in as a take of its own. */
+  readonly trim: (range: Range) => void;
 }
 
 /** What one take shows. */
-export function TakePanel({ take, takes, rig, recorder }: TakePanelProps) {
+export function TakePanel({ take, takes, rig, recorder, trim }: TakePanelProps) {
   const { measures } = take;
   const findings = readTake(measures);
   const sound = useSound(take);
   const audio = useRef<HTMLAudioElement>(null);
-  const [now, setNow] = useState(0);
+  const listening = useListening(audio, measures.durationSeconds);
+  const panel = useRef<HTMLElement>(null);
   const [other, setOther] = useState('');
-  const listen = (at: number) => {
-    if (!audio.current) return;
-    audio.current.currentTime = Math.max(0, at);
-    void audio.current.play();
-  };
   const marks: Mark[] = findings.flatMap((f) =>
     (f.atSeconds ?? []).slice(0, 100).map((at) => ({ at, says: takeTitle(f) })),
   );
   const clean = findings.every(({ severity }) => severity === 'note');
   const others = takes.filter((one) => one.id !== take.id && one.measures);
+  const beside = others.find(({ id }) => id === other);
+  const says = sayTake(measures, findings);
   return (
-    <article aria-label={take.name} data-take={take.id} data-clean={clean}>
+    <article ref={panel} aria-label={take.name} data-take={take.id} data-clean={clean}>
       <h2 className={`flex items-start gap-2 text-xl font-bold ${clean ? 'text-sea' : 'text-brass'}`}>
         {clean ? (
           <CircleCheck className="mt-0.5 flex-none" aria-hidden />
         ) : (
           <TriangleAlert className="mt-0.5 flex-none" aria-hidden />
         )}
-        {sayTake(measures, findings)}
+        {says}
       </h2>
-      {take.origin === 'stand-in' && (
-        <p className="text-soft">
-          A stand-in: made from the engine’s figures for this rig, not recorded by anybody.
-        </p>
-      )}
-      <Waveform measures={measures} marks={marks} stretches={take.stretches ?? []} now={now} seek={listen} />
+      {MADE[take.origin] && <p className="text-soft">{MADE[take.origin]}</p>}
+      <Waveform
+        measures={measures}
+        marks={marks}
+        stretches={take.stretches ?? []}
+        range={listening.range}
+        now={listening.now}
+        seek={listening.play}
+      />
       {sound === undefined ? (
         <p className="text-soft mt-1 text-sm">
           {take.bytes > 0 ? 'Fetching the sound…' : 'Its sound is not kept.'}
         </p>
       ) : (
-        <audio
-          ref={audio}
-          src={sound}
-          controls
-          className="mt-2 w-full"
-          aria-label="The take"
-          onTimeUpdate={(event) => setNow(event.currentTarget.currentTime)}
-        />
+        <>
+          <audio
+            ref={audio}
+            src={sound}
+            controls
+            className="mt-2 w-full"
+            aria-label="The take"
+            onTimeUpdate={(event) => listening.passed(event.currentTarget.currentTime)}
+            onEnded={() => listening.looping && listening.play(listening.range[0])}
+          />
+          <ListenRange
+            seconds={measures.durationSeconds}
+            range={listening.range}
+            setRange={listening.setRange}
+            looping={listening.looping}
+            setLooping={listening.loop}
+            trim={() => trim(listening.range)}
+          />
+        </>
       )}
       {findings.length > 0 && (
         <ul aria-label="What the take shows" className="border-line bg-card mt-3 rounded-xl border px-4 py-2">
@@ -194,34 +244,25 @@ export function TakePanel({ take, takes, rig, recorder }: TakePanelProps) {
             <FindingItem
               key={finding.code}
               finding={finding}
-              {...(sound !== undefined && { listen: (at: number) => listen(at - BEFORE) })}
+              {...(sound !== undefined && { listen: listening.atMark })}
             />
           ))}
         </ul>
       )}
       <StretchList take={take} />
-      <Explanations rig={rig} recorder={recorder} measures={measures} />
-      <Drawings measures={measures} />
+      {take.origin !== 'example' && <Explanations rig={rig} recorder={recorder} measures={measures} />}
+      <BesideChoice others={others} chosen={other} choose={setOther} />
+      <Drawings measures={measures} beside={beside?.measures} />
       <section aria-label="Every measure" className="mt-4">
-        <div className="flex flex-wrap items-center justify-between gap-2">
-          <h3 className="text-soft text-sm font-semibold">Every measure</h3>
-          {others.length > 0 && (
-            <label className="flex items-center gap-2 text-sm">
-              Beside
-              <select className="field" value={other} onChange={(event) => setOther(event.target.value)}>
-                <option value="">nothing</option>
-                {others.map((one) => (
-                  <option key={one.id} value={one.id}>
-                    {one.name}
-                  </option>
-                ))}
-              </select>
-            </label>
-          )}
-        </div>
-        <MeasureTable measures={measures} beside={others.find(({ id }) => id === other)} />
+        <h3 className="text-soft text-sm font-semibold">Every measure</h3>
+        <MeasureTable measures={measures} beside={beside} />
       </section>
-      <TakeTools take={take} />
+      <TakeTools
+        take={take}
+        picture={async (name) => {
+          if (panel.current) await savePicture(panel.current, name, `${take.name}. ${says}`);
+        }}
+      />
     </article>
   );
 }

@@ -15,7 +15,14 @@ const fileName = (name: string): string =>
     .toLowerCase();
 
 /** Name, export and what is kept of a take. */
-export function TakeTools({ take }: { take: TakeRecord & { readonly measures: Measures } }) {
+export function TakeTools({
+  take,
+  picture,
+}: {
+  take: TakeRecord & { readonly measures: Measures };
+  /** Saves what is drawn under that name. */
+  picture: (name: string) => Promise<void>;
+}) {
   const name = fileName(take.name);
   return (
     <section
@@ -50,6 +57,9 @@ export function TakeTools({ take }: { take: TakeRecord & { readonly measures: Me
         onClick={() => saveFile(`${name}.json`, JSON.stringify(takeReport(take.measures), null, 2))}
       >
         Save report
+      </button>
+      <button type="button" className="button" onClick={() => void keeping(picture(`${name}.png`))}>
+        Save picture
       </button>
       {take.bytes > 0 && (
         <button type="button" className="button" onClick={() => void keeping(dropSound(take.id))}>

@@ -16,6 +16,8 @@ interface WaveformProps {
   readonly measures: Measures;
   readonly marks: readonly Mark[];
   readonly stretches: readonly Stretch[];
+  /** The stretch that is chosen to be heard or kept. */
+  readonly range: readonly [from: number, to: number];
   /** Seconds that are being listened to. */
   readonly now: number;
   readonly seek: (seconds: number) => void;
@@ -33,7 +35,7 @@ function colours(element: Element) {
   };
 }
 
-function draw(canvas: HTMLCanvasElement, { measures, marks, stretches, now }: WaveformProps): void {
+function draw(canvas: HTMLCanvasElement, { measures, marks, stretches, range, now }: WaveformProps): void {
   const { outline, durationSeconds, sampleRate, clipping } = measures;
   const [width, height] = [canvas.clientWidth, CHANNEL_HEIGHT * outline.channels.length];
   const ratio = window.devicePixelRatio;
@@ -75,6 +77,15 @@ function draw(canvas: HTMLCanvasElement, { measures, marks, stretches, now }: Wa
       pen.fillRect(0, middle + top, width, 1);
     }
   });
+  shade(
+    pen,
+    colour.head,
+    [
+      [0, x(range[0])],
+      [x(range[1]), width],
+    ],
+    height,
+  );
   pen.fillStyle = colour.mark;
   for (const { at } of marks) {
     pen.fillRect(x(at), 0, 1, height);
@@ -86,6 +97,19 @@ function draw(canvas: HTMLCanvasElement, { measures, marks, stretches, now }: Wa
   }
   pen.fillStyle = colour.head;
   pen.fillRect(x(now), 0, 2, height);
+}
+
+/** What is not chosen lies in the shade. */
+function shade(
+  pen: CanvasRenderingContext2D,
+  colour: string,
+  spans: readonly (readonly [number, number])[],
+  height: number,
+): void {
+  pen.fillStyle = colour;
+  pen.globalAlpha = 0.18;
+  for (const [from, to] of spans) pen.fillRect(from, 0, to - from, height);
+  pen.globalAlpha = 1;
 }
 
 /** A quiet take is drawn larger, by doublings, so that its shape is seen. */

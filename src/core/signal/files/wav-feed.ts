@@ -1,5 +1,5 @@
 import { readWavHead, wavSamples, type WavHead, type WavProblem } from './wav';
-import type { Piece } from '../measure/stage';
+import type { Piece } from '../measure/shape';
 
 /** The most of a file that is searched for its samples: pictures and notes of recorders may stand before them, bytes. */
 const LONGEST_HEAD = 4_000_000;

@@ -5,7 +5,7 @@ import { humOf, type Hum } from './hum';
 import { powerSpectrum } from './power-spectrum';
 import { quietest } from './quietest';
 import { sideDelay, type SideDelay } from './sides';
-import type { Piece, TakeShape } from './stage';
+import type { Piece, TakeShape } from './shape';
 import { thumpFinder } from './thumps';
 
 /** Mean squares by bin of a channel, while it sounds and in its pauses. */

@@ -3,7 +3,7 @@ import { clipping, type Clipping } from './clipping';
 import { hopsReader } from './hops';
 import { levels, type Levels } from './levels';
 import { loudness, type Loudness } from './loudness';
-import type { Piece, TakeShape } from './stage';
+import type { Piece, TakeShape } from './shape';
 import { truePeak } from './true-peak';
 
 /** What is read of a take hop by hop: plain data, that may come from another thread. */

@@ -1,6 +1,7 @@
 import { growing } from './growing';
 import type { Hops } from './hops';
-import { hopOf, type Stage, type TakeShape } from './stage';
+import { hopOf, type TakeShape } from './shape';
+import type { Stage } from './stage';
 
 /** Second differences of a millisecond: the largest, and their mean square. */
 const [SIZE, OVER, BESIDE] = [0.02, 28, 12];

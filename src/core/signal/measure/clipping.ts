@@ -2,7 +2,8 @@ import { gainToDb } from '../../units';
 import { after } from './frames';
 import { growing } from './growing';
 import type { Hops } from './hops';
-import { hopOf, type Stage, type TakeShape } from './stage';
+import { hopOf, type TakeShape } from './shape';
+import type { Stage } from './stage';
 
 /** Flat tops: at full scale, or below it where something before the recorder clipped. */
 export interface Clipping {

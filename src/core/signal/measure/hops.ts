@@ -1,5 +1,5 @@
 import { kWeighting } from './k-weighting';
-import { hopOf, type Piece, type TakeShape } from './stage';
+import { hopOf, type Piece, type TakeShape } from './shape';
 
 /**
  * What one pass over a channel's samples reads of every hop of a piece; the last hop may be short. One pass, because the passes are

@@ -1,7 +1,7 @@
 export type { FrameMeasures, Spectrum } from './by-frames';
 export type { Feed, Measures } from './measure';
 export { halfMeasuring, measuring, together } from './measure';
-export type { Piece, TakeShape } from './stage';
+export type { Piece, TakeShape } from './shape';
 export type { HopMeasures } from './by-hops';
 export type { Clipping } from './clipping';
 export type { Echo } from './echo';

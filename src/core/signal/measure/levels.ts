@@ -2,7 +2,8 @@ import { growing } from './growing';
 import { gainToDb } from '../../units';
 import { powerToDb } from './decibels';
 import type { Hops } from './hops';
-import { hopOf, type Stage, type TakeShape } from './stage';
+import { hopOf, type TakeShape } from './shape';
+import type { Stage } from './stage';
 
 /** A channel over all of the take. RMS in dBFS re a full-scale square wave: a full-scale sine reads −3.01. */
 export interface ChannelLevel {

@@ -1,6 +1,7 @@
 import { growing } from './growing';
 import type { Hops } from './hops';
-import { hopOf, type Stage, type TakeShape } from './stage';
+import { hopOf, type TakeShape } from './shape';
+import type { Stage } from './stage';
 
 /** LUFS and LU; −Infinity where nothing passes the gate. */
 export interface Loudness {

@@ -12,7 +12,7 @@ import type { Loudness } from './loudness';
 import { pausesOf, windowPowers, type Pauses } from './pauses';
 import { recut } from './recut';
 import type { SideDelay } from './sides';
-import type { Piece, TakeShape } from './stage';
+import type { Piece, TakeShape } from './shape';
 import { whineOf, type Whine } from './whine';
 
 /** All that is measured of a take. Where a thing is not there, null. */

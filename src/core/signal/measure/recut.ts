@@ -1,4 +1,4 @@
-import { hopOf, type Piece, type TakeShape } from './stage';
+import { hopOf, type Piece, type TakeShape } from './shape';
 
 /** Hops to a piece as the measures want them: about a second. */
 const PIECE_HOPS = 1024;

@@ -1,6 +1,7 @@
 import { gainToDb } from '../../units';
 import type { Hops } from './hops';
-import { hopOf, type Stage, type TakeShape } from './stage';
+import { hopOf, type TakeShape } from './shape';
+import type { Stage } from './stage';
 
 /** The interpolator of ITU-R BS.1770-5 Annex 2, four phases of twelve; phases 3 and 4 are 2 and 1 backwards. */
 const FIRST = [
