@@ -12,6 +12,7 @@ import { dull } from './dull';
 import { faint } from './faint';
 import { feedsBack } from './feeds-back';
 import { guestsNotHeard } from './guests-not-heard';
+import { headsetMicIdle } from './headset-mic-idle';
 import { heardTwice } from './heard-twice';
 import { hot } from './hot';
 import { howls, nearHowling } from './howls';
@@ -37,6 +38,7 @@ import { playbackMoved } from './playback-moved';
 import { playbackReturns } from './playback-returns';
 import { runsFlat } from './runs-flat';
 import { sags } from './sags';
+import { sendFollowsFader } from './send-follows-fader';
 import { sharesTrack } from './shares-track';
 import { speakersOpen } from './speakers-open';
 import { stageClips } from './stage-clips';
@@ -115,6 +117,8 @@ export const CHECKS = [
   monitorOff,
   monitorUnpowered,
   hot,
+  sendFollowsFader,
+  headsetMicIdle,
   contactsExchanged,
   uncertainContact,
 ] as const;

@@ -84,6 +84,14 @@ export const MIX_MINUS: Origin = {
   kind: 'common practice',
   text: 'mix-minus: everyone hears everyone but themself; each further caller needs a send of their own',
 };
+export const SENDS: Origin = {
+  kind: 'common practice',
+  text: 'a caller is fed from a send ahead of the faders, so that the mix for the stream is free',
+};
+export const HEADSET_IN_OUTPUT: Origin = {
+  kind: 'common practice',
+  text: 'a headphone socket of an interface or mixer has no contact for a microphone',
+};
 export const DOUBLED: Origin = {
   kind: 'typical',
   text: 'delay of an app, typical; about 10 ms for a singer, from memory',

@@ -32,8 +32,62 @@ const packOn = (phone: string): RigSketch => ({
   joints: ['receiver.out patch.trs', 'patch.trrs phone.jack'],
 });
 
+/** One caller on a mixer, fed from its send for effects or from the one for monitors; their voice on a channel of its own. */
+const fedFrom = (send: 'fx' | 'mon'): RigSketch => ({
+  parts: {
+    mic: 'dynamic-xlr',
+    mixer: 'mixer-monitor-fx',
+    lead: 'lead-line-headset-pad',
+    splitter: 'splitter-trrs',
+    back: 'lead-breakout-jacks',
+    phone: 'phone-ctia',
+  },
+  joints: [
+    'mic.out mixer.mic-1',
+    `lead.big mixer.${send}`,
+    'lead.trrs splitter.mic',
+    'splitter.plug phone.jack',
+    'back.small splitter.phones',
+    'back.left mixer.pair-2-left',
+    'back.right mixer.pair-2-right',
+  ],
+  settings: { mixer: { 'gain-1': 60, [`${send}-mic-1`]: 0 } },
+  apps: { phone: 'voice-room' },
+});
+
+/** Something on the ears in an interface's headphone socket. */
+const heardBy = (ears: string): RigSketch => ({
+  parts: {
+    mic: 'dynamic-xlr',
+    interface: 'interface-one-input',
+    ears,
+    ...(ears === 'headset-omtp' && { adapter: 'adapter-jack-small' }),
+    phone: 'phone-usb-c',
+  },
+  joints: [
+    'mic.out interface.mic',
+    ...(ears === 'headset-omtp'
+      ? ['ears.plug adapter.small', 'adapter.big interface.phones']
+      : ['ears.plug interface.phones']),
+    'interface.usb phone.port',
+  ],
+  settings: { interface: { gain: 44 } },
+});
+
 const NOTES: readonly (readonly [name: string, code: string, noted: RigSketch, silent: RigSketch])[] = [
   ['peaks within 6 dB of full scale', 'hot', gain(56), gain(44)],
+  [
+    'a caller fed from the send for effects, after the faders, and not from the one for monitors',
+    'send-follows-fader',
+    fedFrom('fx'),
+    fedFrom('mon'),
+  ],
+  [
+    'a headset in the headphone socket of an interface, and plain headphones there',
+    'headset-mic-idle',
+    heardBy('headset-omtp'),
+    heardBy('headphones-big'),
+  ],
   [
     'headphones on an XLR microphone whose USB socket is fed by nothing',
     'monitor-unpowered',

@@ -116,6 +116,14 @@ const sayMonitorUnpowered = (rig: Rig, f: Finding): Sentence => [
   `${capital(ears(rig, f.other))} hear nothing: the headphone amplifier of ${noun(rig, f.where.part)} lives by its ${socketName(rig, { part: f.where.part ?? '', port: f.where.port ?? '' })}, and nothing feeds that.`,
 ];
 
+const sayFollows = (rig: Rig, f: Finding): Sentence => [
+  `${capital(noun(rig, f.recorder))} hears by a send of ${nameOf(rig, f.other)} that comes after the faders: pull one for the stream, and the caller loses that voice, too.`,
+];
+
+const sayIdleHeadset = (rig: Rig, f: Finding): Sentence => [
+  `One hears by ${nameOf(rig, f.where.part)} in ${nameOf(rig, f.other)}; its own microphone goes nowhere there.`,
+];
+
 export const APP_WORDS = {
   'nothing-intended': {
     title: 'Nothing chosen to record',
@@ -156,6 +164,14 @@ export const APP_WORDS = {
   'callers-deaf': {
     title: 'Callers deaf to one another',
     says: sayDeaf,
+  },
+  'send-follows-fader': {
+    title: 'The send follows the faders',
+    says: sayFollows,
+  },
+  'headset-mic-idle': {
+    title: 'The headset’s microphone is idle',
+    says: sayIdleHeadset,
   },
   'heard-twice': {
     title: 'Heard twice',

@@ -28,6 +28,8 @@ export const FINDING_MEANS: Readonly<Record<FindingCode, string>> = {
   'feeds-back': 'Stages feed one another in a circle with a gain of one or more: it howls.',
   'guests-not-heard':
     'Headphones are in the rig, but none of them is on the side of the device that plays the far end.',
+  'headset-mic-idle':
+    'A headset is in a socket for headphones: one hears by it, and its own microphone is not connected to anything.',
   'heard-twice':
     'Direct monitoring and the app’s own play the same, one later than the other: a doubled, hollow sound.',
   hot: 'Nothing clips as it is; a laugh or a harder stroke would.',
@@ -70,6 +72,8 @@ export const FINDING_MEANS: Readonly<Record<FindingCode, string>> = {
     'What the device plays comes back into its own input: the caller’s channel stands in the caller’s own send. A send without it is a mix-minus.',
   'runs-flat': 'A battery does not carry the planned session.',
   sags: 'A long or thin supply lead, or a hub without a supply, leaves the device less than it must do with.',
+  'send-follows-fader':
+    'The caller is fed from a send that comes after the faders: a fader pulled for the stream takes that voice from the caller, too.',
   'shares-track':
     'The rig asks for a side or track of its own for each source, and two of them cannot be told apart later.',
   'speakers-open':

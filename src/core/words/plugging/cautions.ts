@@ -1,6 +1,16 @@
+import { appOf } from '../../engine/flow';
 import { isWornToListen } from '../../parts';
 import { laidParts, type Rig } from '../../rig';
 import { turnedIn } from './settings';
+
+/** Somebody at a far end comes into what another device records. */
+function recordsCallers(rig: Rig): boolean {
+  const far = rig.purpose.recorders.map((id) => {
+    const laid = laidParts(rig).find(({ placed }) => placed.id === id);
+    return laid !== undefined && appOf(laid)?.farEnd === true;
+  });
+  return far.includes(true) && far.includes(false);
+}
 
 /** What hurts ears, gear or people in a rig, and who is to be asked. */
 export function cautionsFor(rig: Rig): string[] {
@@ -28,6 +38,11 @@ export function cautionsFor(rig: Rig): string[] {
     ...(wet
       ? [
           'Outdoors or in the wet: everything on the mains behind residual-current protection of 30 mA at the most (common practice), joints off the ground, and a qualified person to look at it before it is switched on.',
+        ]
+      : []),
+    ...(recordsCallers(rig)
+      ? [
+          'Callers are recorded or go on the air: ask each of them first; what the law wants differs from place to place.',
         ]
       : []),
     ...(radio ? ['Radio: frequencies and power by the local rules.'] : []),
