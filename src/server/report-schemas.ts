@@ -267,6 +267,7 @@ const TakeReport = object({
   dropouts: listOf(object({ atSeconds: number, lengthMs: number })),
   clicks: listOf(number),
   thumps: listOf(number),
+  roomSeconds: nullable('number'),
   noiseRiseDb: nullable('number'),
   mended: listOf({ enum: ['length', 'cut-short'] }),
   findings: listOf(

@@ -51,6 +51,7 @@ export function takeReport(m: Measures, mended: WavHead['mended'] = [], findings
     dropouts: m.dropouts,
     clicks: m.clicks,
     thumps: m.thumps,
+    roomSeconds: m.roomSeconds,
     noiseRiseDb: m.riseDb,
     mended,
     findings: findings.map(findingReport),

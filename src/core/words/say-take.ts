@@ -72,6 +72,11 @@ const WORDS: Readonly<Record<TakeCode, TakeWords>> = {
     says: ([delay = 0, under = 0]) =>
       `Everything comes once more, ${ms(delay)} later and ${under.toFixed(0)} dB under the voice.`,
   },
+  'take-roomy': {
+    title: 'The room is heard',
+    says: ([milliseconds = 0]) =>
+      `What is said dies away by 60 dB in about ${(milliseconds / 1000).toFixed(1)} s: closer to the microphone, or something soft around it.`,
+  },
   'take-drops': {
     title: 'The sound drops out',
     says: ([count = 0, longest = 0]) =>

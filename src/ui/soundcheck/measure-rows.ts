@@ -64,6 +64,10 @@ export function measureRows(m: Measures): MeasureRow[] {
       name: 'Clipped tops',
       value: m.clipping ? `${m.clipping.count} at ${db(m.clipping.ceilingDbfs, 'dBFS')}` : 'none',
     },
+    {
+      name: 'Room dies away in',
+      value: m.roomSeconds ? `about ${m.roomSeconds.toFixed(1)} s` : '–',
+    },
     { name: 'Holes', value: String(m.dropouts.length) },
     { name: 'Clicks', value: String(m.clicks.length) },
     { name: 'Thumps', value: String(m.thumps.length) },

@@ -11,6 +11,7 @@ import type { ChannelLevel, Envelope } from './levels';
 import type { Loudness } from './loudness';
 import { pausesOf, windowPowers, type Pauses } from './pauses';
 import { recut } from './recut';
+import { roomOf } from './room';
 import type { SideDelay } from './sides';
 import type { Piece, TakeShape } from './shape';
 import { whineOf, type Whine } from './whine';
@@ -34,6 +35,8 @@ export interface Measures {
   readonly dropouts: readonly Dropout[];
   readonly clicks: readonly number[];
   readonly thumps: readonly number[];
+  /** In which the room dies away by 60 dB, as far as the take tells. */
+  readonly roomSeconds: number | null;
   /** Rise of the noise within pauses, dB. */
   readonly riseDb: number | null;
   /** Mean squares of tenths of a second, of each channel. */
@@ -76,8 +79,9 @@ export function together(shape: TakeShape, hops: HopMeasures, frames: FrameMeasu
   const spectrum = frames.channels[main]?.spectrum ?? NO_SPECTRUM;
   const powers = envelope.channels[main] ?? new Float32Array();
   const rough = jumps.roughness[main] ?? new Float32Array();
-  const active = 10 ** ((pauses[main]?.activeDbfs ?? -Infinity) / 10);
-  const dropouts = gapsOf({ powers, rough, active }, (envelope.hop / sampleRate) * 1000);
+  const { activeDbfs = -Infinity } = pauses[main] ?? {};
+  const hopMs = (envelope.hop / sampleRate) * 1000;
+  const dropouts = gapsOf({ powers, rough, active: 10 ** (activeDbfs / 10) }, hopMs);
   const image = imageOf(envelope);
   return {
     sampleRate,
@@ -97,6 +101,7 @@ export function together(shape: TakeShape, hops: HopMeasures, frames: FrameMeasu
     dropouts,
     clicks: jumps.seconds.filter((at) => !dropouts.some((hole) => besides(hole, at))),
     thumps: frames.channels[main]?.thumps ?? [],
+    roomSeconds: roomOf(powers, hopMs, activeDbfs, pauses[main]?.floorDbfs),
     riseDb: riseInPauses(windows[main] ?? new Float32Array()),
     windows,
     outline: envelope.outline,

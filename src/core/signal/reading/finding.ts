@@ -23,6 +23,7 @@ export const TAKE_CODES = [
   'take-inverted',
   'take-sides-apart',
   'take-echoes',
+  'take-roomy',
   'take-drops',
   'take-clicks',
   'take-thumps',

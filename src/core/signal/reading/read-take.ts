@@ -19,6 +19,8 @@ const HEARD_UNDER = 50;
 const APART = 0.5;
 /** The upper end of a telephone’s band and of a headset class at its widest, Hz. */
 const NARROW = 7200;
+/** A room for speech dies away within this, ms. */
+const ROOM = 600;
 /** A rise of the noise within pauses, dB. */
 const RISE = 6;
 /** An offset as a share of full scale: −40 dBFS. */
@@ -251,6 +253,18 @@ const offset: Reader = ({ levels, clipping }) => {
     : undefined;
 };
 
+/** An echo would stretch every fall: then nothing is said of the room. */
+const roomy: Reader = ({ roomSeconds, echo }) =>
+  roomSeconds !== null && 1000 * roomSeconds > ROOM && !echo
+    ? {
+        code: 'take-roomy',
+        severity: 'note',
+        values: [{ name: 'dies away by 60 dB in', value: 1000 * roomSeconds, unit: 'ms' }],
+        limit: { value: ROOM, unit: 'ms', is: 'at most' },
+        origin: { kind: 'standard', text: 'ANSI/ASA S12.60: 0.6 s in a room for speech; from memory' },
+      }
+    : undefined;
+
 const READERS: readonly Reader[] = [
   oneSide,
   inverted,
@@ -268,6 +282,7 @@ const READERS: readonly Reader[] = [
   pumps,
   hot,
   offset,
+  roomy,
 ];
 
 /** What a take shows, what spoils it first. Of a silent one nothing else is said. */

@@ -50,4 +50,11 @@ describe('the order of plugging in (common practice: mains, hub, device, then th
     expect(cautionsFor(usual('pack-call-guests.json')).join()).toContain('ITU-T H.870');
     expect(cautionsFor(usual('condenser-tablet-charging.json')).join()).toContain('never defeat an earth');
   });
+
+  it('asks callers first where another device records them, and not where nobody does', () => {
+    const harbour = readRig(readFileSync('demo/rigs/harbour-call-in.json', 'utf8'));
+    if (!harbour.ok) throw new Error('harbour-call-in');
+    expect(cautionsFor(harbour.rig).join()).toContain('ask each of them first');
+    expect(cautionsFor(usual('pack-call-guests.json')).join()).not.toContain('ask each of them first');
+  });
 });
