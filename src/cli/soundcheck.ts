@@ -1,5 +1,5 @@
 import { once } from 'node:events';
-import { open } from 'node:fs/promises';
+import { open, stat } from 'node:fs/promises';
 import { Worker } from 'node:worker_threads';
 import { takeReport, type TakeReport } from '../core/files/take-report';
 import { readingReport, type ReadingReport } from '../core/files/reading-report';
@@ -18,8 +18,8 @@ import { sayWavProblem } from '../core/words/say-take';
 
 /** Bytes that are read at a time. */
 const CHUNK = 1 << 18;
-/** Takes longer than this are read by two threads, each for its half of the measures, seconds: a thread costs about a third. */
-const LONG = 60;
+/** Files larger than this are read by two threads, each for its half of the measures, bytes: a thread costs a third of a second, about a minute of sound. */
+const LARGE = 10_000_000;
 
 export type SoundcheckReport = TakeReport & { readonly reading?: ReadingReport };
 
@@ -79,32 +79,32 @@ export const framesOf = async (path: string, refuse: Refuse): Promise<FrameMeasu
 function otherThread(path: string) {
   const worker = new Worker(new URL(import.meta.url), { workerData: { take: path } });
   const answer = once(worker, 'message').then(([frames]) => frames as FrameMeasures);
-  // Whoever waits hears of it; where the first half was refused, nobody does.
+  // Where this thread refuses the take, nobody waits for the other.
   answer.catch(() => undefined);
   return { answer, end: () => worker.terminate() };
 }
 
-/** All measures of a take and its head; a long one in two threads. */
-async function measuresOf(path: string, refuse: Refuse): Promise<Read<Measures>> {
-  let other: ReturnType<typeof otherThread> | undefined;
+async function inTwoThreads(path: string, refuse: Refuse): Promise<Read<Measures>> {
+  const other = otherThread(path);
   try {
-    const { head, found } = await readInto<() => Promise<Measures>>(path, refuse, (shape) => {
-      const seconds = secondsOf(shape);
-      if (!(seconds > LONG)) {
-        const measure = measuring(shape, seconds);
-        return { push: measure.push, finish: () => () => Promise.resolve(measure.finish()) };
-      }
-      const frames = (other = otherThread(path));
-      const half = halfMeasuring('hops', shape);
-      return {
-        push: half.push,
-        finish: () => async () => together(shape, half.finish(), await frames.answer),
-      };
-    });
-    return { head, found: await found() };
+    const { head, found } = await readInto(path, refuse, (shape) => halfMeasuring('hops', shape));
+    return { head, found: together(head, found, await other.answer) };
   } finally {
-    await other?.end();
+    await other.end();
   }
+}
+
+const inOneThread = (path: string, refuse: Refuse): Promise<Read<Measures>> =>
+  readInto(path, refuse, (head) => measuring(head, secondsOf(head)));
+
+/** All measures of a take, and its head. */
+async function measuresOf(path: string, refuse: Refuse): Promise<Read<Measures>> {
+  // A file that is not there is told of by whoever opens it.
+  const size = await stat(path).then(
+    (found) => found.size,
+    () => 0,
+  );
+  return size > LARGE ? inTwoThreads(path, refuse) : inOneThread(path, refuse);
 }
 
 /** Measures a WAV file, piece by piece, and holds it against a rig. Throws what `refuse` makes of what is wrong with it. */
