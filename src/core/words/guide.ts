@@ -11,9 +11,9 @@ export interface GuideStep {
   readonly seconds: number;
 }
 
-/** As it stands within a sentence. */
+/** As it stands within a sentence: with its article where it is no name. */
 const nameOf = (rig: Rig, id: string): string =>
-  fullName(rig, id).replace(/^[A-Z](?=[a-z])/, (c) => c.toLowerCase());
+  fullName(rig, id).replace(/^[A-Z](?=[a-z])/, (c) => `the ${c.toLowerCase()}`);
 
 /** What goes over the air may drop out where one stands. */
 const hasRadio = (rig: Rig): boolean =>

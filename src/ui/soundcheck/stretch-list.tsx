@@ -1,24 +1,16 @@
 'use client';
 import { Check, TriangleAlert } from 'lucide-react';
 import type { Measures } from '../../core/signal/measure';
-import { readStretches, type AskedStretch } from '../../core/signal/reading';
+import { readStretches } from '../../core/signal/reading';
 import { isAmiss, sayStretch } from '../../core/words/say-stretch';
-import type { Stretch, TakeRecord } from '../../store/records';
-
-/** Takes of before have no kinds: nothing but their levels is read. */
-const asked = (stretches: readonly Stretch[]): AskedStretch[] =>
-  stretches.map(({ is = 'usual', part, from, to }) => ({
-    is,
-    from,
-    to,
-    ...(part !== undefined && { part }),
-  }));
+import type { TakeRecord } from '../../store/records';
+import { askedIn } from './read-kept';
 
 /** How each stretch of a guided take went. */
 export function StretchList({ take }: { take: TakeRecord & { readonly measures: Measures } }) {
   const { stretches = [], measures } = take;
   if (stretches.length === 0) return null;
-  const readings = readStretches(measures, asked(stretches));
+  const readings = readStretches(measures, askedIn(take));
   return (
     <section aria-label="Stretch by stretch" className="border-line bg-card mt-3 rounded-xl border p-4">
       <h3 className="font-bold">Stretch by stretch</h3>

@@ -1,7 +1,7 @@
 'use client';
-import { readTake } from '../../core/signal/reading';
 import { takeTitle } from '../../core/words/say-take';
 import type { TakeRecord } from '../../store/records';
+import { findingsOf } from './read-kept';
 
 const ORIGIN: Readonly<Record<TakeRecord['origin'], string>> = {
   recorded: 'recorded',
@@ -11,8 +11,9 @@ const ORIGIN: Readonly<Record<TakeRecord['origin'], string>> = {
 };
 
 function sayShort(take: TakeRecord): string {
-  if (!take.measures) return take.bytes > 0 ? 'not read yet' : 'being read';
-  const [first] = readTake(take.measures).filter(({ severity }) => severity !== 'note');
+  const { measures } = take;
+  if (!measures) return take.bytes > 0 ? 'not read yet' : 'being read';
+  const [first] = findingsOf({ ...take, measures }).filter(({ severity }) => severity !== 'note');
   return first ? takeTitle(first) : 'clean';
 }
 

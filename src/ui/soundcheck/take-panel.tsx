@@ -1,7 +1,7 @@
 'use client';
 import { CircleCheck, TriangleAlert, Info, Play } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import { readTake, type TakeFinding } from '../../core/signal/reading';
+import type { TakeFinding } from '../../core/signal/reading';
 import { capital } from '../../core/words/words';
 import { sayTake, sayTakeFinding, takeTitle } from '../../core/words/say-take';
 import type { Measures } from '../../core/signal/measure';
@@ -13,6 +13,7 @@ import { Explanations } from './explanations';
 import { wavOf } from './keep-take';
 import { ListenRange, type Range } from './listen-range';
 import { measureRows } from './measure-rows';
+import { findingsOf } from './read-kept';
 import { savePicture } from './save-picture';
 import { StretchList } from './stretch-list';
 import { TakeTools } from './take-tools';
@@ -181,7 +182,7 @@ interface TakePanelProps {
 /** What one take shows. */
 export function TakePanel({ take, takes, rig, recorder, trim }: TakePanelProps) {
   const { measures } = take;
-  const findings = readTake(measures);
+  const findings = findingsOf(take);
   const sound = useSound(take);
   const audio = useRef<HTMLAudioElement>(null);
   const listening = useListening(audio, measures.durationSeconds);

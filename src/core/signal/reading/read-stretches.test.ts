@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { noise, random } from '../../../../testing/takes/random';
 import { measured, stored } from '../../../../testing/takes/study';
 import { RATE, voice } from '../../../../testing/takes/voice';
-import { readStretches, type AskedStretch, type StretchState } from '.';
+import { readStretches, readTake, withoutTaps, type AskedStretch, type StretchState } from '.';
 
 const db = (level: number): number => 10 ** (level / 20);
 
@@ -109,6 +109,20 @@ describe('the stretches of a guided take', () => {
       i >= 11 * RATE ? v * db(12) : v,
     );
     expect(states([take])[3]).toBe('rose');
+  });
+
+  it('taps are no thumps, clicks or clipping of the rig', () => {
+    const take = laid([silence(3), spoken, tapped(3, 3, 6), silence(2)]).map((v) =>
+      Math.max(-1, Math.min(1, v)),
+    );
+    const measures = measured(stored([take]));
+    const codes = (m: typeof measures) => readTake(m).map(({ code }) => code);
+    expect(codes(measures)).toContain('take-clips');
+    // How near to full scale it came is told as a note, taps and all.
+    expect(codes(withoutTaps(measures, ASKED))).toEqual(['take-hot']);
+    // What clips beside the taps is told all the same.
+    const worse = take.map((v, i) => (i < 8 * RATE ? Math.max(-0.1, Math.min(0.1, 4 * v)) : v));
+    expect(codes(withoutTaps(measured(stored([worse])), ASKED))).toContain('take-clips');
   });
 
   it('a link that drops out on the way', () => {

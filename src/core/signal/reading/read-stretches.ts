@@ -75,6 +75,20 @@ function readTap(
   return { state: peak >= wanted ? 'tapped' : 'elsewhere', value: count };
 }
 
+/** A take without what was asked for in it: taps are no thumps or clicks of the rig’s, and where they alone clip, nothing else does. Peaks count as they are. */
+export function withoutTaps(measures: Measures, stretches: readonly AskedStretch[]): Measures {
+  const taps = stretches.filter(({ is }) => is === 'tap');
+  const outside = (at: number): boolean => !taps.some(({ from, to }) => at >= from && at <= to);
+  const { clipping } = measures;
+  const allTapped = clipping?.atSeconds.length === clipping?.count && !clipping?.atSeconds.some(outside);
+  return {
+    ...measures,
+    clicks: measures.clicks.filter(outside),
+    thumps: measures.thumps.filter(outside),
+    clipping: allTapped ? null : clipping,
+  };
+}
+
 /** How every stretch of a guided take went. */
 export function readStretches(measures: Measures, stretches: readonly AskedStretch[]): StretchReading[] {
   const silence = stretches.find(({ is }) => is === 'silence');

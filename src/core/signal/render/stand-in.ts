@@ -203,6 +203,17 @@ function taps(out: Float32Array, from: number, length: number, level: number, ne
   }
 }
 
+/** Nobody breaks off within a sample: that would be a click. Seconds. */
+const FADE = 0.01;
+
+function faded(voice: Float32Array, from: number, to: number): void {
+  const length = Math.min(Math.round(FADE * RATE), (to - from) >> 1);
+  for (let i = 0; i < length; i += 1) {
+    voice[from + i] = (voice[from + i] as number) * (i / length);
+    voice[to - 1 - i] = (voice[to - 1 - i] as number) * (i / length);
+  }
+}
+
 /**
  * The same for a guided take: silence, voices, taps as they are asked for; while a charger is pulled it does not hum. `elsewhere`: not the
  * tapped microphone is recorded.
@@ -220,7 +231,10 @@ export function guidedStandIn(
   for (const { is, seconds: long } of steps) {
     const length = Math.round(long * RATE);
     const to = Math.min(one.length, from + length);
-    if (is === 'silence' || is === 'tap') for (const voice of [one, two]) voice.fill(0, from, to);
+    for (const voice of [one, two]) {
+      if (is === 'silence' || is === 'tap') voice.fill(0, from, to);
+      else faded(voice, from, to);
+    }
     if (is === 'tap') {
       const level = elsewhere ? ELSEWHERE : TAPPED;
       for (const voice of [one, two]) taps(voice, from, length, level, random(seed + from));
