@@ -4,8 +4,9 @@ import { inject, expect, describe, it } from 'vitest';
 
 const at = (path: string): string => new URL(path, inject('address')).href;
 const file = (path: string): string => readFileSync(path, 'utf8');
+/** By a connection of its own: while a command runs this process answers nobody, and the server closes what stands idle. */
 const post = (path: string, body: string, init: RequestInit = {}) =>
-  fetch(at(path), { method: 'POST', body, ...init });
+  fetch(at(path), { method: 'POST', body, headers: { connection: 'close' }, ...init });
 
 const cli = (...args: string[]): string => {
   const { stdout, status } = spawnSync('./symplex', args, { encoding: 'utf8' });
@@ -73,7 +74,7 @@ describe('the engine over HTTP', () => {
     for (const name of ['rig', 'request', 'part']) {
       const schema = await (await fetch(at(`/api/schema/${name}`))).json();
       expect(schema.$schema).toBe('https://json-schema.org/draft/2020-12/schema');
-      expect(schema.title).toMatch(new RegExp(name));
+      expect(schema.$id).toBe(`symplex-${name}-1`);
     }
     expect(await (await fetch(at('/api/openapi.json'))).json()).toMatchObject({ openapi: '3.1.0' });
   });

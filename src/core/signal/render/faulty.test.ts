@@ -26,7 +26,7 @@ describe('takes with a fault', () => {
     expect(FAULTY.map(({ name }) => name)).toEqual(Object.keys(TOLD));
   });
 
-  it.each(FAULTY.flatMap(({ name }) => [1, 2, 3].map((seed) => [name, seed] as const)))(
+  it.each(FAULTY.flatMap(({ name }) => [1, 2].map((seed) => [name, seed] as const)))(
     '%s (seed %i) reads as what it is, and as nothing else',
     (name, seed) => {
       const { sides, sampleRate } = faultyTake(name, seed);
