@@ -189,7 +189,7 @@ export interface GuidedStep {
 }
 
 /** Louder than usual, dB; a tap on the recorded microphone, and one that another hears, re a voice’s RMS. From memory. */
-const [LOUDER, TAPPED, ELSEWHERE] = [8, 16, -18];
+const [LOUDER, TAPPED, ELSEWHERE] = [8, 16, -10];
 /** Taps of a stretch, and how long one rings, seconds. */
 const [TAPS, RINGS] = [3, 0.03];
 
