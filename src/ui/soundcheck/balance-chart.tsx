@@ -1,6 +1,7 @@
 'use client';
 import { scaleLinear } from 'd3-scale';
 import type { Measures } from '../../core/signal/measure';
+import { LevelLines } from './charts';
 
 const [WIDTH, HEIGHT, LEFT, BOTTOM] = [320, 130, 32, 18];
 /** Beyond this a side counts as empty; quieter than that is not drawn; so many dots at the most. */
@@ -28,14 +29,7 @@ export function BalanceChart({ measures }: { measures: Measures }) {
   return (
     <figure>
       <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" role="img" aria-label={says}>
-        {[0, -20, -40, -60].map((level) => (
-          <g key={level}>
-            <line x1={LEFT} x2={WIDTH - 6} y1={y(level)} y2={y(level)} stroke="var(--line)" />
-            <text x={LEFT - 4} y={y(level) + 3} textAnchor="end" fontSize={9} fill="var(--ink-soft)">
-              {level < 0 ? `−${-level}` : level}
-            </text>
-          </g>
-        ))}
+        <LevelLines at={[0, -20, -40, -60]} y={y} />
         <line
           x1={x(0)}
           x2={x(0)}

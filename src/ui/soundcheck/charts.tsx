@@ -9,7 +9,8 @@ interface AxisProps {
   readonly y: (value: number) => number;
 }
 
-function LevelLines({ at, y }: AxisProps) {
+/** Levels across a chart, with their figures at its left. */
+export function LevelLines({ at, y }: AxisProps) {
   return at.map((level) => (
     <g key={level}>
       <line x1={LEFT} x2={WIDTH - 6} y1={y(level)} y2={y(level)} stroke="var(--line)" />
