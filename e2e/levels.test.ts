@@ -61,19 +61,18 @@ describe('the lens Levels', () => {
     expect(await violationsOn(browser.driver)).toEqual([]);
   });
 
-  it('a bar dragged from end to end never stalls the page, and stays where it is let go', async () => {
-    await browser.driver.get(rigAt('harbour-call-in', '&lens=levels'));
-    const bar = '//li[@data-level-row="mixer"]//*[@role="slider"]';
-    await page.find(bar);
-    await browser.driver.executeScript(
-      `window.long = [];
-      new PerformanceObserver((list) => window.long.push(...list.getEntries().map((e) => e.duration)))
-        .observe({ type: 'longtask' });`,
-    );
-    const dragged = async (): Promise<number> => {
-      const slider = await page.find(bar);
+  // What stalls by the page itself does so every time; a machine that pauses does not.
+  it(
+    'a bar dragged from end to end never stalls the page, and stays where it is let go',
+    { retry: 2 },
+    async () => {
+      await browser.driver.get(rigAt('harbour-call-in', '&lens=levels'));
+      const slider = await page.find('//li[@data-level-row="mixer"]//*[@role="slider"]');
       await browser.driver.executeScript(
-        `window.long.length = 0; arguments[0].scrollIntoView({ block: 'center' });`,
+        `window.long = [];
+      new PerformanceObserver((list) => window.long.push(...list.getEntries().map((e) => e.duration)))
+        .observe({ type: 'longtask' });
+      arguments[0].scrollIntoView({ block: 'center' });`,
         slider,
       );
       const box = await slider.getRect();
@@ -87,22 +86,20 @@ describe('the lens Levels', () => {
       // A hand that waits before it lets go: the rig shown has caught up by then, and what is let go must be kept.
       await actions.pause(900).release().perform();
       await browser.driver.wait(async () => {
-        const now = await browser.driver.findElement(By.xpath(bar));
+        const now = await browser.driver.findElement(By.css('li[data-level-row="mixer"] [role="slider"]'));
         return Number(await now.getAttribute('aria-valuenow')) < 45;
       }, 10_000);
       const long = await browser.driver.executeScript<number[]>('return window.long');
       console.log(
         `dragging a level: ${long.length} tasks above 50 ms, the longest ${Math.max(0, ...long).toFixed(0)} ms`,
       );
+      // Undone before it is judged: another try begins where this one did.
       await page.control('z');
-      await page.find(`${bar}[@aria-valuenow="54"]`);
-      return long.length;
-    };
-    // As for a knob: one or two may be the machine's. What the page itself does comes back every time.
-    let fewest = await dragged();
-    for (let again = 0; again < 2 && fewest > 2; again += 1) fewest = Math.min(fewest, await dragged());
-    expect(fewest).toBeLessThanOrEqual(2);
-  });
+      await page.find('//li[@data-level-row="mixer"]//*[@role="slider" and @aria-valuenow="54"]');
+      // As for a knob: one or two may be the machine's.
+      expect(long.length).toBeLessThanOrEqual(2);
+    },
+  );
 
   it('a stage opens a calculator filled in; it takes other units and refuses what cannot be, by name', async () => {
     await browser.driver.get(rigAt('harbour-call-in', '&lens=levels'));

@@ -11,9 +11,12 @@ export interface GuideStep {
   readonly seconds: number;
 }
 
-/** As it stands within a sentence: with its article where it is no name. */
-const nameOf = (rig: Rig, id: string): string =>
-  fullName(rig, id).replace(/^[A-Z](?=[a-z])/, (c) => `the ${c.toLowerCase()}`);
+/** As it stands within a sentence: a label as its owner wrote it, what a part is called with its article. */
+const nameOf = (rig: Rig, id: string): string => {
+  const name = fullName(rig, id);
+  const isLabel = rig.parts.some((placed) => placed.id === id && placed.label !== undefined);
+  return isLabel ? name : name.replace(/^[A-Z](?=[a-z])/, (c) => `the ${c.toLowerCase()}`);
+};
 
 /** What goes over the air may drop out where one stands. */
 const hasRadio = (rig: Rig): boolean =>

@@ -13,7 +13,7 @@ export interface Loudness {
   readonly shortTerm: Float32Array;
 }
 
-/** Energies are kept every ten hops, 10 ms: windows slide by that, finer than the 100 ms that EBU Tech 3341 asks at the least. */
+/** Energies are kept every ten hops, 10 ms (9.98 at 44.1 kHz, where a hop is 44 samples): windows slide by that, finer than the 100 ms that EBU Tech 3341 asks at the least. */
 const STEP = 10;
 /** Windows in steps: momentary 400 ms, short-term 3 s (EBU Tech 3341); blocks of the gate 400 ms, 100 ms apart (BS.1770-5). */
 const [MOMENTARY, SHORT_TERM, BLOCK_APART] = [40, 300, 10];

@@ -3,8 +3,7 @@ import { powerToDb, quantile } from './decibels';
 import type { Measures } from './measure';
 
 /** What was asked for in a stretch of a guided take. */
-export const STRETCH_KINDS = ['silence', 'usual', 'loudest', 'tap', 'play', 'pull', 'walk'] as const;
-export type StretchKind = (typeof STRETCH_KINDS)[number];
+export type StretchKind = 'silence' | 'usual' | 'loudest' | 'tap' | 'play' | 'pull' | 'walk';
 
 /** A stretch of a take, seconds. */
 export interface Stretch {
