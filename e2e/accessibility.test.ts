@@ -1,6 +1,6 @@
-import { describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { violationsOn } from './axe';
-import { openBrowser, type Size } from './browser';
+import { openBrowser, type Browser, type Size } from './browser';
 import { Page } from './page';
 
 const VIEWS = [
@@ -23,47 +23,44 @@ const FORMS = [
   ['phone', true],
 ] as const satisfies readonly (readonly [Size, boolean])[];
 
-describe.each(FORMS)('%s, dark: %s', (size, dark) => {
-  it.each(VIEWS)('axe finds nothing on the %s (WCAG 2.2 AA)', async (_, path) => {
-    const browser = await openBrowser(size, dark);
-    try {
-      const page = new Page(browser);
-      await browser.driver.get(inject('address') + path);
-      await page.find(READY[path] ?? '//h1');
-      expect(await violationsOn(browser.driver)).toEqual([]);
-    } finally {
-      await browser.driver.quit();
-    }
-  });
-});
+/** What can be opened over the Bench: its name, what opens it, what then stands there. */
+const OPEN = [
+  [
+    'what can be plugged in',
+    '//article[contains(@aria-label, "phone")]//button[contains(., "Swap")]',
+    '//*[@role="dialog"]',
+  ],
+  ['the start', '//button[contains(., "New")]', '//*[@role="dialog"]//*[@cmdk-item]'],
+  ['the palette', '//button[.//*[contains(., "Find")]]', '//*[@role="dialog"]//*[@cmdk-item]'],
+  ['a menu', '//button[@aria-label="More for this rig"]', '//*[@role="menu"]'],
+] as const;
 
-describe.each(FORMS)('%s, dark: %s, something open', (size, dark) => {
-  it.each([
-    [
-      'what can be plugged in',
-      '//article[contains(@aria-label, "phone")]//button[contains(., "Swap")]',
-      '//*[@role="dialog"]',
-    ],
-    ['the start', '//button[contains(., "New")]', '//*[@role="dialog"]//*[@cmdk-item]'],
-    ['the palette', '//button[.//*[contains(., "Find")]]', '//*[@role="dialog"]//*[@cmdk-item]'],
-    ['a menu', '//button[@aria-label="More for this rig"]', '//*[@role="menu"]'],
-  ])('axe finds nothing on %s', async (_, press, shown) => {
-    const browser = await openBrowser(size, dark);
-    try {
-      const page = new Page(browser);
-      await browser.driver.get(inject('address'));
-      await page.find('//*[@data-finding]//ul');
-      await page.click(press);
-      await page.find(shown);
-      // What slides in or fades in has come to rest.
-      await browser.driver.wait(
-        () => browser.driver.executeScript<boolean>('return document.getAnimations().length === 0'),
-        5000,
-      );
-      expect(await violationsOn(browser.driver)).toEqual([]);
-    } finally {
-      await browser.driver.quit();
-    }
+describe.each(FORMS)('%s, dark: %s', (size, dark) => {
+  let browser: Browser;
+  let page: Page;
+  beforeAll(async () => {
+    browser = await openBrowser(size, dark);
+    page = new Page(browser);
+  });
+  afterAll(() => browser.driver.quit());
+
+  it.each(VIEWS)('axe finds nothing on the %s (WCAG 2.2 AA)', async (_, path) => {
+    await browser.driver.get(inject('address') + path);
+    await page.find(READY[path] ?? '//h1');
+    expect(await violationsOn(browser.driver)).toEqual([]);
+  });
+
+  it.each(OPEN)('axe finds nothing on %s', async (_, press, shown) => {
+    await browser.driver.get(inject('address'));
+    await page.find('//*[@data-finding]//ul');
+    await page.click(press);
+    await page.find(shown);
+    // What slides in or fades in has come to rest.
+    await browser.driver.wait(
+      () => browser.driver.executeScript<boolean>('return document.getAnimations().length === 0'),
+      5000,
+    );
+    expect(await violationsOn(browser.driver)).toEqual([]);
   });
 });
 
