@@ -31,6 +31,7 @@ import { nothingIntended } from './nothing-intended';
 import { oneSideOnly } from './one-side-only';
 import { outputIntoOutput } from './output-into-output';
 import { ownMicrophoneChosen } from './own-microphone-chosen';
+import { pairCancels } from './pair-cancels';
 import { pageNotReloaded } from './page-not-reloaded';
 import { partUnpowered } from './part-unpowered';
 import { playbackCancels } from './playback-cancels';
@@ -94,6 +95,7 @@ export const CHECKS = [
   tooQuiet,
   feedsBack,
   cancelsInMono,
+  pairCancels,
   oneSideOnly,
   sharesTrack,
   clips,

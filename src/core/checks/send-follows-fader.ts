@@ -17,8 +17,17 @@ const shuttersOf = (part: Part, path: GainPath): string[] =>
     return setting?.kind === 'knob' && setting.from <= SHUTS_AT ? [setting.id] : [];
   });
 
+const known = new WeakMap<Part, readonly GainPath[]>();
+
+/** The sends of a part that follow a fader; a part is looked at once. */
+function followers(part: Part): readonly GainPath[] {
+  const found = known.get(part) ?? findFollowers(part);
+  known.set(part, found);
+  return found;
+}
+
 /** A send with a knob of its own that goes through a fader of another path as well: pull that, and it goes too. */
-function followers(part: Part): GainPath[] {
+function findFollowers(part: Part): GainPath[] {
   const paths = part.paths ?? [];
   const shutters = new Map(paths.map((path) => [path, shuttersOf(part, path)]));
   return paths.filter((path) => {

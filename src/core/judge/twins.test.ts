@@ -155,7 +155,7 @@ const LEVELS: readonly Twins[] = [
   },
   {
     name: 'a stereo pair into one balanced input: what both sides have in common is gone',
-    code: 'cancels-in-mono',
+    code: 'pair-cancels',
     faulty: {
       parts: {
         deck: 'deck',

@@ -96,7 +96,7 @@ describe('the check report', () => {
         parts: { receiver: 'receiver-tip-only', lead: 'lead-trs-trs', camera: 'camera-trs' },
         joints: ['receiver.out lead.a', 'lead.b camera.mic'],
       },
-      /^The camera records two sides: the right side has nothing, the left side has −[\d.]+ dBFS/,
+      /^The camera records two sides, and the pack is on one of them: the right side has nothing, the left side has −[\d.]+ dBFS/,
     ],
   ])('has a sentence for %s', (_, sketch, reason) => {
     expect(checkReport(layRig(sketch)).findings[0]?.says).toMatch(reason);

@@ -1,5 +1,4 @@
 import type { Finding } from '../../checks';
-import { PAIR_SUM } from '../../checks/pair-sum';
 import type { Rig } from '../../rig';
 import { formatQuantity } from '../../units';
 import type { FindingWords } from '../finding-words';
@@ -31,7 +30,7 @@ const sayFaint = (rig: Rig, f: Finding): Sentence => [
 ];
 
 const saySides = (rig: Rig, f: Finding): Sentence => [
-  `${capital(noun(rig, f.recorder))} records two sides: `,
+  `${capital(noun(rig, f.recorder))} records two sides, and ${who(rig, f)} ${are(f, 'is', 'are')} on one of them: `,
   ...f.values.flatMap((m, index) => [`${index > 0 ? ', ' : ''}the ${m.name} has `, show(m)]),
   '; it takes ',
   limitFigure(f),
@@ -56,17 +55,22 @@ const sayHot = (rig: Rig, f: Finding): Sentence => [
     : ' leaves room for a harder stroke.',
 ];
 
-/** Both outputs of a stereo source in one balanced input, or one source on both sides, with opposite polarity. */
+const fallsBy = (f: Finding) => f.values.map((m) => figure(formatQuantity(-m.value, m.unit)));
+
+/** One source on both sides with opposite polarity. */
 const sayCancels = (rig: Rig, f: Finding): Sentence => [
-  f.values[0]?.name === PAIR_SUM
-    ? `Both outputs of ${who(rig, f)} meet in one input with opposite polarity. What they have in common falls by `
-    : `Left and right carry ${who(rig, f)} with opposite polarity. Summed to mono it falls by `,
-  ...f.values.map((m) => figure(formatQuantity(-m.value, m.unit))),
-  f.values[0]?.name === PAIR_SUM
-    ? '. A stereo pair wants two inputs, or a lead that sums.'
-    : f.severity === 'blocks'
-      ? `, and the app on ${noun(rig, f.recorder)} sums. It takes one leg of the output for both sides.`
-      : ', and phones and calls sum. It takes one leg of the output for both sides.',
+  `Left and right carry ${who(rig, f)} with opposite polarity. Summed to mono it falls by `,
+  ...fallsBy(f),
+  f.severity === 'blocks'
+    ? `, and the app on ${noun(rig, f.recorder)} sums. It takes one leg of the output for both sides.`
+    : ', and phones and calls sum. It takes one leg of the output for both sides.',
+];
+
+/** Both outputs of a stereo source in one balanced input. */
+const sayPair = (rig: Rig, f: Finding): Sentence => [
+  `Both outputs of ${who(rig, f)} meet in one input with opposite polarity. What they have in common falls by `,
+  ...fallsBy(f),
+  '. A stereo pair wants two inputs, or a lead that sums.',
 ];
 
 const sayStage = (rig: Rig, f: Finding): Sentence => [
@@ -112,6 +116,10 @@ export const LEVEL_WORDS = {
   'cancels-in-mono': {
     title: 'Gone in mono',
     says: sayCancels,
+  },
+  'pair-cancels': {
+    title: 'Two outputs cancel',
+    says: sayPair,
   },
   'one-side-only': {
     title: 'On one side only',

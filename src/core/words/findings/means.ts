@@ -11,7 +11,7 @@ export const FINDING_MEANS: Readonly<Record<FindingCode, string>> = {
   'callers-deaf':
     'Of two at far ends one does not hear the other: the caller’s channel is missing in the other’s send. Each further caller needs a send of their own.',
   'cancels-in-mono':
-    'Left and right carry the source with opposite polarity, as when a balanced output runs into a stereo input: it vanishes when the sides are summed. Or both outputs of a stereo pair run into one balanced input, which hears only what they do not have in common.',
+    'Left and right carry the source with opposite polarity, as when a balanced output runs into a stereo input: it vanishes when the sides are summed.',
   'capsule-unpowered': 'The microphone gets less plug-in power or phantom than it needs.',
   clips: 'Peaks pass full scale of the input; clipping cannot be repaired.',
   'contacts-exchanged':
@@ -60,6 +60,8 @@ export const FINDING_MEANS: Readonly<Record<FindingCode, string>> = {
   'output-into-output': 'The source runs into a socket that gives sound out; nothing listens there.',
   'own-microphone-chosen':
     'What is plugged in is offered, but the app’s source list stands at the device’s own microphone.',
+  'pair-cancels':
+    'Both outputs of a stereo pair run into one balanced input, which hears only what they do not have in common.',
   'page-not-reloaded':
     'The microphone was plugged in after the page was loaded; the page lists it only when loaded again.',
   'part-unpowered':
