@@ -121,7 +121,7 @@ export function bestOfAll(
   const stock = { parts, purse: purseOf(request) };
   const queue = begun.flatMap((layout) => completed(layout, request, stock));
   for (const layout of queue) {
-    const { rig, judged } = settle(rigOf(layout, request));
+    const { rig, judged, facts } = settle(rigOf(layout, request));
     const cost = layoutCost(layout, stock.purse);
     if (meets(layout, judged, request))
       found.push({
@@ -131,7 +131,7 @@ export function bestOfAll(
         cost,
         kind: layout.kind,
         overruns: overruns(layout),
-        touchy: isTouchy(rig),
+        touchy: isTouchy(facts),
       });
     else if (judged.verdict !== 'clean' && layout.pieces.length < longest + 4) {
       queue.push(...repairsOf(layout, judged, request, stock));

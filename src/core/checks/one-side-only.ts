@@ -1,14 +1,14 @@
 import type { Facts } from '../engine';
-import { SIDE_WITHIN, type HostInput } from '../engine/flow';
-import { writesTracks } from '../parts';
+import { appOf, SIDE_WITHIN, type HostInput } from '../engine/flow';
+import { hasInputsApart } from '../parts';
 import { check, type Found } from './check';
 import { inputOf } from './input-of';
 import { SIDES } from './origins';
 
-/** One track of a recorder that writes several is what was wanted, and only has to be panned. */
-const hasTracks = (facts: Facts, { placed, capture }: HostInput): boolean => {
-  const part = facts.laid.get(placed)?.part;
-  return part !== undefined && writesTracks(part, capture);
+/** One input of several is a track that only has to be panned or copied; nobody can do that to what goes out live. */
+const canBePanned = (facts: Facts, { host, capture }: HostInput): boolean => {
+  const laid = facts.laid.get(host);
+  return hasInputsApart(capture) && !(laid && appOf(laid)?.load === 'stream');
 };
 
 /** A source on one side of a recorder that has two. */
@@ -33,7 +33,7 @@ export const oneSideOnly = check({
       return [
         {
           where: { part: arrival.recorder },
-          ...(hasTracks(facts, input) && { severity: 'note' as const }),
+          ...(canBePanned(facts, input) && { severity: 'note' as const }),
           source: arrival.source,
           recorder: arrival.recorder,
           values: [

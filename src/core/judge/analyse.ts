@@ -1,7 +1,8 @@
 import { checkOf, type Aspect, type Finding } from '../checks';
-import { chainsInto, type Chain, type HostInput } from '../engine/flow';
+import type { Chain, HostInput } from '../engine/flow';
+import { arrivalChains } from '../engine/levels';
 import type { Rig } from '../rig';
-import { allFacts, type Facts } from '../engine/facts';
+import { allFacts } from '../engine/facts';
 import { jointViews, type JointView } from '../views/joint-view';
 import { ladder, type Rung } from '../views/ladder';
 import { outcomeFrom, type Outcome } from './outcome';
@@ -40,18 +41,6 @@ export interface NetReport {
   readonly singular: readonly string[];
 }
 
-function chainsOf(facts: Facts): Chain[] {
-  return facts.arrivals.flatMap((arrival) =>
-    facts.inputs
-      .filter((i) => i.host === arrival.recorder && `${i.placed}/${i.capture.id}` === arrival.records)
-      .flatMap((input) =>
-        facts.voices
-          .filter((voice) => voice.placed === arrival.source)
-          .flatMap((voice) => chainsInto(facts, voice, input)),
-      ),
-  );
-}
-
 /** The whole pipeline over a rig. Never throws on a rig that `readRig` accepts. */
 export function analyse(rig: Rig): Analysis {
   const facts = allFacts(rig);
@@ -65,7 +54,7 @@ export function analyse(rig: Rig): Analysis {
     joints: jointViews(nominal),
     inputs: nominal.inputs,
     rungs: ladder(rig),
-    chains: chainsOf(nominal),
+    chains: arrivalChains(nominal),
     nets: { floating: nominal.direct.floating, singular: nominal.direct.singular },
   };
 }

@@ -42,6 +42,7 @@ export type { ContactMaximum } from './model/maximums';
 export { maximumOf, maximumsOf } from './model/maximums';
 export {
   goesBetween,
+  hasInputsApart,
   isCopper,
   isHeadphones,
   isPassiveLink,
@@ -53,7 +54,6 @@ export {
   standIns,
   stateSwitches,
   staysPut,
-  writesTracks,
 } from './model/purpose';
 export { supplySockets } from './model/builders';
 export { CATALOGUE, findPart } from './catalogue';

@@ -1,9 +1,9 @@
 import type { Facts } from '../facts';
 import { magnitude, nodeKey, solveAlternating, type AlternatingSolution } from '../circuit';
-import { jointsOf, type Rig } from '../../rig';
+import { jointsOf } from '../../rig';
 import { dbFs, gainToDb, hertz, powerSumDb, type DbFs, type Decibels } from '../../units';
 import { mainsHertz, onMains, type OnMains } from './mains';
-import { earthNetwork, type EarthNetwork, type EarthSource } from './network';
+import { chargingFeeds, earthNetwork, type EarthNetwork, type EarthSource } from './network';
 import { WHINE_HERTZ, type Drive } from './sources';
 
 /** A level that is typical, with how far it spreads. */
@@ -70,9 +70,10 @@ function levelOf(shares: readonly Shared[]): Level {
   return { typical: sum(shares.map(({ level }) => level)), least: shifted('least'), most: shifted('most') };
 }
 
-/** With one thing on the mains there is no way round, but where it both charges and is listened to. */
-const isQuiet = (rig: Rig, mains: readonly OnMains[]): boolean =>
-  mains.every((one) => mains.length < 2 && jointsOf(rig, one.laid.placed.id).length < 2);
+/** With one thing on the mains there is no way round, but where something is charged, and the thing both charges and is listened to. */
+const isQuiet = (facts: Facts, mains: readonly OnMains[]): boolean =>
+  mains.every((one) => mains.length < 2 && jointsOf(facts.rig, one.laid.placed.id).length < 2) ||
+  (mains.length < 2 && chargingFeeds(facts).length === 0);
 
 class Solver {
   private readonly solutions = new Map<number, AlternatingSolution>();
@@ -174,7 +175,7 @@ export function earthFacts(facts: Facts): EarthFacts {
   if (found) return found;
   const mains = onMains(facts.laid);
   const hertz = mainsHertz(facts.rig);
-  const inUse = isQuiet(facts.rig, mains) ? [] : facts.inputs.filter(({ plugged }) => plugged);
+  const inUse = isQuiet(facts, mains) ? [] : facts.inputs.filter(({ plugged }) => plugged);
   const made: EarthFacts =
     inUse.length === 0
       ? { mains, hums: [], ears: [], hertz }

@@ -128,12 +128,16 @@ function insulated({ laid }: OnMains, ground: NodeKey): Built {
   };
 }
 
+/** Lines by which something is charged or supplied, with what flows in them. */
+export const chargingFeeds = (facts: Facts) =>
+  supplyGraph(facts).feeds.filter(({ as, takes }) => (as === 'charge' || as === 'supply') && takes > 0);
+
 /** A charging current returns by the ground of its lead, and by any other way that there is. */
 function charging(facts: Facts, groundOf: (placed: string) => NodeKey | undefined): Built {
   const found: Built = { elements: [], sources: [] };
-  for (const [index, { from, to, takes, as }] of supplyGraph(facts).feeds.entries()) {
+  for (const [index, { from, to, takes }] of chargingFeeds(facts).entries()) {
     const [giver, taker] = [groundOf(from.part), groundOf(to.part)];
-    if ((as !== 'charge' && as !== 'supply') || takes <= 0 || !giver || !taker) continue;
+    if (!giver || !taker) continue;
     const [id, inner] = [nodeKey(to.part, `current ${index}`), nodeKey(to.part, `return ${index}`)];
     found.elements.push(exciter(to.part, id, inner, giver), resistor(to.part, inner, taker, CURRENT_OHMS));
     found.sources.push({

@@ -1,3 +1,4 @@
+export { arrivalChains } from './arrival-chains';
 export type { NoiseItem } from './budget';
 export { noiseBudget } from './budget';
 export type { ChainResponse, ResponsePoint } from './response';

@@ -59,11 +59,9 @@ export const isHeadphones = (part: Part): boolean =>
 /** Where it has to stay while it is used. On a gimbal or on the body it cannot be. */
 export const staysPut = (part: Part): boolean => part.stands === 'table' || part.stands === 'wall';
 
-/** A recorder with a socket for each channel writes a track each; what a phone's apps make of a device is theirs. */
-export const writesTracks = (part: Part, capture: Capture): boolean =>
-  part.host !== undefined &&
-  !part.host.runsApps &&
-  new Set(capture.channels.map(({ socket }) => socket)).size === capture.channels.length;
+/** Each channel has a socket of its own: what is on one of them is an input, and no half of a stereo programme. */
+export const hasInputsApart = ({ channels }: Capture): boolean =>
+  channels.length > 1 && new Set(channels.map(({ socket }) => socket)).size === channels.length;
 
 /** Whether a figure is nothing but open or closed by a switch. */
 const closedBy = (quantity: Quantity): string | undefined =>

@@ -1,6 +1,6 @@
 import { FAINTEST } from '../../checks';
 import { readHeadset, senseResistance, SIDE_WITHIN } from '../../engine/flow';
-import { writesTracks, type Capture, type Part, type PartPort } from '../../parts';
+import { hasInputsApart, type Capture, type Part, type PartPort } from '../../parts';
 import { SINE_CREST, volts } from '../../units';
 import { LEAST_OVER_NOISE } from '../settings';
 import { departures, type Departure } from './classes';
@@ -15,7 +15,7 @@ const GRACE = 3;
 const level = ([re, im]: readonly [number, number]): number => 20 * Math.log10(Math.hypot(re, im));
 
 /** Whether a sound comes to as many sides of a converter as it has to. */
-function suffices(part: Part, capture: Capture, sides: Sides, left: boolean, right: boolean): boolean {
+function suffices(capture: Capture, sides: Sides, left: boolean, right: boolean): boolean {
   const hasTwo = ['left', 'right'].every((side) => capture.channels.some((channel) => channel.side === side));
   switch (sides) {
     case 'any':
@@ -24,7 +24,9 @@ function suffices(part: Part, capture: Capture, sides: Sides, left: boolean, rig
     case 'two by pair':
       return hasTwo;
     case 'both':
-      return writesTracks(part, capture) || left === right;
+      return hasInputsApart(capture) || left === right;
+    case 'each':
+      return left === right;
     case 'two':
       return hasTwo && left && right;
   }
@@ -82,7 +84,7 @@ function converts(part: Part, capture: Capture, { heard, sounds, sides }: Joined
   }
   const loudest = Math.max(...all.map(({ most }) => most));
   const on = (side: string) => all.some((one) => one.side === side && one.most > loudest - SIDE_WITHIN);
-  return all.length > 0 && suffices(part, capture, sides, on('left'), on('right'));
+  return all.length > 0 && suffices(capture, sides, on('left'), on('right'));
 }
 
 /** A jack that looks for a microphone finds one, whatever else is switched on. */

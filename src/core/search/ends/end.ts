@@ -31,10 +31,13 @@ export interface Analogue {
 }
 
 /**
- * To what sides of a converter the sound has to come: `any`; `both` of one that has two; `two` sides and no less. `pair`: the same,
- * where another output of the source brings the other side.
+ * To what sides of a converter the sound has to come: `any`; `both` of one that has two, unless each is an input of its own; `each` of
+ * one that has two; `two` sides and no less. `pair`: the same, where another output of the source brings the other side.
  */
-export type Sides = 'any' | 'both' | 'two' | 'pair' | 'two by pair';
+export type Sides = 'any' | 'both' | 'each' | 'two' | 'pair' | 'two by pair';
+
+/** What may be asked of a source. */
+export type SidesAsked = Exclude<Sides, 'pair'>;
 
 /** Numbers instead of voltages: the sound device that made them, and the lines that are still whole. */
 export interface Digital {

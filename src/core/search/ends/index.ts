@@ -1,4 +1,4 @@
-export type { Analogue, Digital, OpenEnd, Sides } from './end';
+export type { Analogue, Digital, OpenEnd, Sides, SidesAsked } from './end';
 export { isDigital } from './end';
 export { copperOf } from './conducts';
 export { channelsOf, idealEnd, pairEnd } from './ideal';

@@ -2,7 +2,7 @@ import { PLAYED_CREST, SPEECH_CREST } from '../../engine/flow';
 import type { CircuitElement, Part, PartPort } from '../../parts';
 import { microphoneOutput, dbVPerPa, SINE_CREST, type DbSpl } from '../../units';
 import { arrive } from './arrive';
-import { isDigital, type OpenEnd } from './end';
+import { isDigital, type OpenEnd, type SidesAsked } from './end';
 import { digitalEnd } from './digital';
 import { join, type Amplitude, type Voices } from './join';
 import { leave } from './leave';
@@ -55,10 +55,16 @@ export function voicesOf(part: Part, pressure: DbSpl): Voices {
 }
 
 /** What is asked of one output of a pair. */
-const PAIRED = { any: 'any', both: 'pair', two: 'two by pair', 'two by pair': 'two by pair' } as const;
+const PAIRED = {
+  any: 'any',
+  both: 'pair',
+  each: 'pair',
+  two: 'two by pair',
+  'two by pair': 'two by pair',
+} as const;
 
 /** An open end whose sound has to come to these sides; the other output of a pair brings the other one. */
-export function asked(end: OpenEnd, sides: 'any' | 'both' | 'two' | 'two by pair'): OpenEnd {
+export function asked(end: OpenEnd, sides: SidesAsked): OpenEnd {
   const { part, port, analogue } = end;
   if (!analogue || sides === 'any') return end;
   const paired = part.ports.some(
@@ -69,7 +75,7 @@ export function asked(end: OpenEnd, sides: 'any' | 'both' | 'two' | 'two by pair
 }
 
 /** Every end at which a source gives its sound: its outputs, and the digital plug of one that is a sound device itself. */
-export function sourceEnds(part: Part, pressure: DbSpl, sides: 'any' | 'both' | 'two' = 'any'): OpenEnd[] {
+export function sourceEnds(part: Part, pressure: DbSpl, sides: SidesAsked = 'any'): OpenEnd[] {
   const voices = voicesOf(part, pressure);
   return part.ports.flatMap((port: PartPort): OpenEnd[] => {
     if (isDigital(port)) {

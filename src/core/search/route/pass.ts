@@ -142,9 +142,9 @@ export class Search {
     )
       return;
     this.judged += 1;
-    const { rig, judged } = settle(rigOf(layout, this.request));
+    const { rig, judged, facts } = settle(rigOf(layout, this.request));
     if (meets(layout, judged, this.request) && keepsWishes(layout, this.request.wishes ?? {})) {
-      const [long, touchy] = [overruns(layout), isTouchy(rig)];
+      const [long, touchy] = [overruns(layout), isTouchy(facts)];
       this.keep({ layout, rig, judged, cost, kind: layout.kind, overruns: long, touchy });
       return;
     }

@@ -1,3 +1,4 @@
+import { allFacts } from '../../engine';
 import type { Arrival } from '../../engine/flow';
 import type { Listener } from '../../engine/returns';
 import { planGains } from '../levels';
@@ -111,7 +112,7 @@ function named(rig: Rig, request: RouteRequest): Rig {
 /** A route's knobs as the gain plan has them; where that is no better, peaks brought near the target by what costs nothing. */
 function tuned(rig: Rig, judged: Found['judged']): Pick<Settled, 'rig' | 'judged'> {
   const { rig: planned, outcome } = planGains(rig);
-  const serves = isBetter(outcome, judged) && (!isTouchy(planned) || isTouchy(rig));
+  const serves = isBetter(outcome, judged) && (!isTouchy(allFacts(planned)[0]) || isTouchy(allFacts(rig)[0]));
   return serves ? { rig: planned, judged: outcome } : polish(rig, judged);
 }
 

@@ -38,9 +38,15 @@ const HISS = 1;
 
 type Weighed = Pick<Found, 'cost' | 'judged' | 'touchy'>;
 
-/** Money and bother, and what a hiss and touchy knobs weigh. */
+/** Copying a side over, each time, weighs as much. Ours. */
+const ONE_SIDE = 5;
+
+/** Money and bother, and what a hiss, touchy knobs and a side left empty weigh. */
 export const weightOf = ({ cost, judged, touchy }: Weighed): number =>
-  cost.weight + HISS * Math.max(0, CLEAR - qualityOf(judged)) + (touchy ? TOUCHY : 0);
+  cost.weight +
+  HISS * Math.max(0, CLEAR - qualityOf(judged)) +
+  (touchy ? TOUCHY : 0) +
+  (isWhole({ judged }) ? 0 : ONE_SIDE);
 
 const PLACES: ReadonlyMap<string, number> = new Map(CATALOGUE.map(({ id }, index) => [id, index]));
 
@@ -102,9 +108,15 @@ export function givesOf({ layout, judged }: Pick<Found, 'layout' | 'judged'>): s
   return [...laidOut(layout), ...sides];
 }
 
+/** Sources of one kind may change places: which of them takes which way does not make it another. */
+function kindOf({ layout, kind }: Pick<Found, 'layout' | 'kind'>): string {
+  const parts = new Set(layout.sources.map((id) => pieceOf(layout, id)?.part.id));
+  return layout.sources.length > 1 && parts.size === 1 ? kind.trim().split(' ').sort().join(' ') : kind;
+}
+
 /** Two routes of one kind that give the same are one. */
 export const sortOf = (found: Pick<Found, 'layout' | 'judged' | 'kind'>): string =>
-  [found.kind, ...givesOf(found)].join(' + ');
+  [kindOf(found), ...givesOf(found)].join(' + ');
 
 /** Everything between that is more than copper, each as often as it is there. */
 export const boxesOf = (parts: readonly Part[]): string[] =>
@@ -133,6 +145,9 @@ export const isClear = ({ judged }: Pick<Found, 'judged'>): boolean => qualityOf
 export const isWhole = ({ judged }: Pick<Found, 'judged'>): boolean =>
   judged.arrives.every(({ channels }) => channels === 'both' || channels === 'mono');
 
+/** It has a stage of its own. */
+const amplifies = ({ paths = [] }: Part): boolean => paths.length > 0;
+
 /** Whether one layout is another with something more put in. */
 function hasMore(b: Pick<Found, 'layout' | 'kind'>, a: Pick<Found, 'layout' | 'kind'>): boolean {
   const [here, before] = [between(b.layout), between(a.layout)];
@@ -142,7 +157,10 @@ function hasMore(b: Pick<Found, 'layout' | 'kind'>, a: Pick<Found, 'layout' | 'k
       here.map(({ id }) => id),
       before.map(({ id }) => id),
     );
+  // A box that amplifies is another way than bare leads, and no padding of them.
+  const alike = before.some(amplifies) || !here.some(amplifies);
   const boxed =
+    alike &&
     endsOf(a) === endsOf(b) &&
     boxesOf(here).length > boxesOf(before).length &&
     hasAll(boxesOf(here), boxesOf(before));

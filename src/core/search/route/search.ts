@@ -106,7 +106,9 @@ function sidesWanted(request: RouteRequest, recorders: readonly Piece[]): Ground
   const { channels } = request.wishes ?? {};
   if (channels === 'stereo') return 'two';
   if (channels === 'mono' || channels === 'apart') return 'any';
-  return recorders.every((recorder) => appAt(recorder)?.channels !== 'mono') ? 'both' : 'any';
+  if (recorders.some((recorder) => appAt(recorder)?.channels === 'mono')) return 'any';
+  const isLive = recorders.some((recorder) => appAt(recorder)?.load === 'stream');
+  return isLive || channels === 'mixed' ? 'each' : 'both';
 }
 
 /** Passes in the order in which answers are ranked: evidence before runs too long, both before money. */

@@ -1,5 +1,5 @@
 import type { Part, PartPort } from '../../parts';
-import { asked, channelsOf, idealEnd, isDigital, throughPart, type OpenEnd } from '../ends';
+import { asked, channelsOf, idealEnd, isDigital, throughPart, type OpenEnd, type SidesAsked } from '../ends';
 import { likeSockets } from './pool';
 
 /** Of the outputs of a pair the first: the other is joined with it. */
@@ -20,10 +20,7 @@ export const entriesOf = (part: Part): PartPort[] =>
 const ends = new WeakMap<Part, Map<string, readonly OpenEnd[]>>();
 
 /** The ends at which anything that enters a part may leave it, each to come to these sides of what records it. */
-export function middleEnds(
-  part: Part,
-  sides: 'any' | 'both' | 'two' | 'two by pair' = 'any',
-): readonly OpenEnd[] {
+export function middleEnds(part: Part, sides: SidesAsked = 'any'): readonly OpenEnd[] {
   const bySides = ends.get(part) ?? new Map<string, readonly OpenEnd[]>();
   ends.set(part, bySides);
   const known = bySides.get(sides);

@@ -1,6 +1,6 @@
 import type { Part, PartPort } from '../../parts';
 import { contactsOf } from '../../plugs';
-import { couldRecord, isDigital, passes, sourceEnds, type OpenEnd } from '../ends';
+import { couldRecord, isDigital, passes, sourceEnds, type OpenEnd, type SidesAsked } from '../ends';
 import { distanceDb, dbSpl, metres, type DbSpl } from '../../units';
 import { VOICE_LEVEL, WORN } from '../../engine/flow';
 import { boundsTo, type Goal, type KnownBounds } from './bounds';
@@ -39,7 +39,7 @@ export interface Ground {
   /** The most that may be spent. */
   readonly budget: number;
   /** To what sides of what records it every source has to come. */
-  readonly sides: 'any' | 'both' | 'two';
+  readonly sides: SidesAsked;
   /** Each source on a side or track of its own. */
   readonly apart: boolean;
   readonly recorders: readonly Piece[];

@@ -1,5 +1,6 @@
 import { FAR_DOWN } from '../bother';
-import { analyse } from '../../judge';
+import type { Facts } from '../../engine';
+import { arrivalChains } from '../../engine/levels';
 import { partOf, type Rig } from '../../rig';
 import type { Chain, Stage } from '../../engine/flow';
 
@@ -24,4 +25,5 @@ const isMisfit = (rig: Rig, { stages }: Chain): boolean => {
 };
 
 /** A mixer's line output into a microphone input, kept from clipping by its knobs alone: a pad or a line input serves better. */
-export const isTouchy = (rig: Rig): boolean => analyse(rig).chains.some((chain) => isMisfit(rig, chain));
+export const isTouchy = (facts: Facts): boolean =>
+  arrivalChains(facts).some((chain) => isMisfit(facts.rig, chain));

@@ -29,6 +29,8 @@ export function meets(layout: Layout, judged: Outcome, request: RouteRequest): b
   if (verdict !== 'clean' || arrives.length === 0) return false;
   if (arrives.some((a) => a.state !== 'recorded' || overNoise(a) < LEAST_OVER_NOISE)) return false;
   if (wishes.channels === 'stereo' && arrives.some((a) => a.channels !== 'both')) return false;
+  if (wishes.channels === 'mixed' && arrives.some((a) => a.channels !== 'both' && a.channels !== 'mono'))
+    return false;
   const [first] = layout.recorders;
   const heard = listeners.some(({ hears }) => hears.some(({ device }) => device === first));
   if ((wishes.hear || wishes.guests) && !heard) return false;

@@ -26,7 +26,7 @@ export function isBetter(after: Outcome, before: Outcome): boolean {
 }
 
 /** Knobs of a sound rig turned so that speech peaks come near −12 dBFS, where that costs nothing; else as it was. */
-export function polish(begun: Rig, first: Outcome): Settled {
+export function polish(begun: Rig, first: Outcome): Omit<Settled, 'facts'> {
   const edits = gainEdits(allFacts(begun)[0]);
   if (edits.length === 0) return { rig: begun, judged: first, runs: 0 };
   const rig = edits.reduce(applyEdit, begun);

@@ -1,7 +1,8 @@
-import { findingKey, type Finding, type Severity } from '../../checks';
+import { findingKey, sourcesOf, type Finding, type Severity } from '../../checks';
 import { allFacts, type Facts } from '../../engine';
 import { bareOutcomeFrom, type Outcome } from '../../judge';
 import { applyEdit, type Rig, type RigEdit } from '../../rig';
+import { bearsOn } from './bears-on';
 import { gainEdits } from './gains';
 import { isLevel, isWiredWrong, switchesFor } from './switches';
 import { levelMiss } from './targets';
@@ -10,6 +11,7 @@ import { levelMiss } from './targets';
 export interface Settled {
   readonly rig: Rig;
   readonly judged: Outcome;
+  readonly facts: Facts;
   /** How often the pipeline was run. */
   readonly runs: number;
 }
@@ -53,7 +55,6 @@ export const isHopeless = ({ findings }: Outcome): boolean =>
   findings.some((f) => f.severity === 'blocks' && isWiredWrong(f));
 
 interface State extends Settled {
-  readonly facts: Facts;
   readonly score: readonly number[];
 }
 
@@ -71,11 +72,20 @@ function hasOther(next: State, before: State): boolean {
   return [...keys].some((key) => !now.has(key)) && fresh.every(isLevel);
 }
 
+/** Places of switches that may cure a finding. What spoils how a source sounds is cured by what the source passes. */
+function switchesOf({ rig, facts }: State, finding: Finding): RigEdit[] {
+  const edits = switchesFor(rig, finding);
+  const sources = finding.severity === 'spoils' ? sourcesOf(finding) : [];
+  return sources.length === 0
+    ? edits
+    : edits.filter((edit) => sources.some((source) => bearsOn(facts, source, edit)));
+}
+
 /** For each finding the first place of a switch that may cure it, each switch once. */
-function together(rig: Rig, findings: readonly Finding[]): RigEdit[] {
+function together(state: State, findings: readonly Finding[]): RigEdit[] {
   const edits = new Map<string, RigEdit>();
   for (const finding of findings) {
-    const [first] = switchesFor(rig, finding).filter((edit) => !edits.has(placeKey(edit)));
+    const [first] = switchesOf(state, finding).filter((edit) => !edits.has(placeKey(edit)));
     if (first) edits.set(placeKey(first), first);
   }
   return [...edits.values()];
@@ -104,9 +114,9 @@ export function settle(begun: Rig): Settled {
     return better;
   };
   const turned = (findings: readonly Finding[]): boolean =>
-    attempt(together(state.rig, findings)) ||
+    attempt(together(state, findings)) ||
     findings.some((finding) =>
-      switchesFor(state.rig, finding)
+      switchesOf(state, finding)
         .slice(0, MOST_SWITCHES)
         .some((edit) => attempt([edit])),
     );
@@ -119,6 +129,6 @@ export function settle(begun: Rig): Settled {
     if (shut || !(attempt(gainEdits(state.facts)) || attempt(gainEdits(state.facts, 0)) || turned(level)))
       break;
   }
-  const { rig, judged, runs } = state;
-  return { rig, judged, runs };
+  const { rig, judged, facts, runs } = state;
+  return { rig, judged, facts, runs };
 }
