@@ -8,6 +8,6 @@ export const trackNotArmed = check({
   severity: ['blocks'],
   origin: CHOICE_IN_APP,
   limit: 'What was chosen in the app.',
-  cures: ['choice'],
+  cures: ['named', 'choice'],
   find: (facts) => missedTracks(facts, (waiting) => waiting?.armedBy),
 });

@@ -8,6 +8,6 @@ export const wrongInputNumber = check({
   severity: ['blocks'],
   origin: CHOICE_IN_APP,
   limit: 'What was chosen in the app.',
-  cures: ['choice', 'plug'],
+  cures: ['named', 'choice', 'plug'],
   find: (facts) => missedTracks(facts, (waiting, tracks) => (waiting ? undefined : tracks[0]?.chosenBy)),
 });

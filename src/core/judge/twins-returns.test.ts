@@ -2,6 +2,25 @@ import { describe } from 'vitest';
 import type { RigSketch } from '../../../testing/lay-rig';
 import { testTwins, type Twins } from '../../../testing/twins';
 
+/** A pack in a live stream, its guests heard in headphones on the phone, whose volume stands somewhere. */
+const heardOnPhone = (volume: number): RigSketch => ({
+  parts: {
+    receiver: 'receiver-trs',
+    lead: 'lead-trs-trs',
+    splitter: 'splitter-trs',
+    ears: 'headphones-trs',
+    phone: 'phone-ctia',
+  },
+  joints: [
+    'receiver.out lead.a',
+    'lead.b splitter.mic',
+    'ears.plug splitter.phones',
+    'splitter.plug phone.jack',
+  ],
+  settings: { phone: { volume } },
+  apps: { phone: 'live-stream' },
+});
+
 /** A microphone in an interface on a tablet, with headphones somewhere. */
 const listening = (ears: string, at: string, app = 'recorder-app'): RigSketch => ({
   parts: {
@@ -49,6 +68,12 @@ const RETURNS: readonly Twins[] = [
     code: 'playback-returns',
     faulty: callIn(0),
     clean: callIn(-60),
+  },
+  {
+    name: 'guests not heard: the phone’s volume is all the way down',
+    code: 'guests-not-heard',
+    faulty: heardOnPhone(-60),
+    clean: heardOnPhone(-20),
   },
   {
     name: 'guests not heard: headphones in the mixer, ahead of the phone',

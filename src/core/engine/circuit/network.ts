@@ -19,18 +19,39 @@ export interface Answer {
 /** Under this share of a volt nothing comes: −180 dB. */
 export const NOTHING_COMES = 1e-9;
 
+/** Every exciter of a circuit, with the block in which it stands. */
+interface Places {
+  readonly exciters: ReadonlyMap<string, Exciter>;
+  readonly blockOf: ReadonlyMap<string, Block>;
+  readonly componentsOf: ReadonlyMap<string, ReadonlySet<string | undefined>>;
+}
+
+function placesOf(split: Split): Places {
+  const exciters = new Map<string, Exciter>();
+  const blockOf = new Map<string, Block>();
+  const componentsOf = new Map<string, ReadonlySet<string | undefined>>();
+  for (const block of split.blocks) {
+    // A transformer carries a source to a component in which it does not itself stand.
+    const components = new Set(block.nets.map((net) => split.component.get(net)));
+    for (const branch of block.branches) {
+      if (!isExciter(branch)) continue;
+      exciters.set(branch.id, branch);
+      blockOf.set(branch.id, block);
+      componentsOf.set(branch.id, components);
+    }
+  }
+  return { exciters, blockOf, componentsOf };
+}
+
 /**
- * Everything of a circuit that gains of stages do not change: nets, direct voltages, how each exciter's block answers. Kept by
- * content, so that a knob pays for none of it.
+ * Everything of a circuit that gains of stages do not change: nets, direct voltages, how each exciter's block answers; each worked
+ * out when first asked for. Kept by content, so that a knob pays for none of it.
  */
 export class Network {
-  readonly nets: Nets;
-  readonly split: Split;
-  readonly direct: DirectSolution;
-  readonly wires: Wiring;
-  readonly senses: ReadonlyMap<string, SenseBranch>;
-  readonly exciters: ReadonlyMap<string, Exciter>;
-  private readonly blockOf = new Map<string, Block>();
+  private readonly circuit: {
+    readonly elements: readonly NetElement[];
+    readonly touches: readonly TouchLink[];
+  };
   /** By angular frequency, then exciter. */
   private readonly answered = new Map<number, Map<string, Answer>>();
   /** By angular frequency and exciter: what it brings to each sense. */
@@ -39,29 +60,50 @@ export class Network {
     Map<string, readonly (readonly [sense: string, gain: Phasor])[]>
   >();
   private readonly noises = new Map<string, NoiseAnswers>();
-  /** Connected components that each exciter's block reaches. */
-  readonly componentsOf = new Map<string, ReadonlySet<string | undefined>>();
 
   constructor(elements: readonly NetElement[], touches: readonly TouchLink[]) {
-    this.nets = mergeNets({ elements, touches });
-    this.split = allBlocks(this.nets);
-    this.direct = solveDirect(this.nets);
-    this.wires = wiring({ elements, touches });
-    this.senses = new Map(
+    this.circuit = { elements, touches };
+  }
+
+  private madeNets?: Nets;
+  get nets(): Nets {
+    return (this.madeNets ??= mergeNets(this.circuit));
+  }
+
+  private madeSplit?: Split;
+  get split(): Split {
+    return (this.madeSplit ??= allBlocks(this.nets));
+  }
+
+  private madeDirect?: DirectSolution;
+  get direct(): DirectSolution {
+    return (this.madeDirect ??= solveDirect(this.nets));
+  }
+
+  private madeWires?: Wiring;
+  get wires(): Wiring {
+    return (this.madeWires ??= wiring(this.circuit));
+  }
+
+  private madeSenses?: ReadonlyMap<string, SenseBranch>;
+  get senses(): ReadonlyMap<string, SenseBranch> {
+    return (this.madeSenses ??= new Map(
       this.nets.branches.flatMap((b) => (b.kind === 'sense' ? [[b.id, b] as const] : [])),
-    );
-    const exciters = new Map<string, Exciter>();
-    for (const block of this.split.blocks) {
-      // A transformer carries a source to a component in which it does not itself stand.
-      const components = new Set(block.nets.map((net) => this.split.component.get(net)));
-      for (const branch of block.branches) {
-        if (!isExciter(branch)) continue;
-        exciters.set(branch.id, branch);
-        this.blockOf.set(branch.id, block);
-        this.componentsOf.set(branch.id, components);
-      }
-    }
-    this.exciters = exciters;
+    ));
+  }
+
+  private madePlaces?: Places;
+  private get places(): Places {
+    return (this.madePlaces ??= placesOf(this.split));
+  }
+
+  get exciters(): ReadonlyMap<string, Exciter> {
+    return this.places.exciters;
+  }
+
+  /** Connected components that each exciter's block reaches. */
+  get componentsOf(): ReadonlyMap<string, ReadonlySet<string | undefined>> {
+    return this.places.componentsOf;
   }
 
   /** How an exciter's block answers to one volt of it; found when first asked for. */
@@ -70,7 +112,7 @@ export class Network {
     this.answered.set(omega, at);
     const known = at.get(exciter);
     if (known) return known;
-    const [branch, block] = [this.exciters.get(exciter), this.blockOf.get(exciter)];
+    const [branch, block] = [this.exciters.get(exciter), this.places.blockOf.get(exciter)];
     if (!branch || !block) return undefined;
     const [response] = buildSystem(block, omega).solve([excite(branch)]);
     if (!response) return undefined;

@@ -1,8 +1,10 @@
 import { checkOf, type Cure, type Finding } from '../../checks';
+import type { Facts } from '../../engine';
 import { isHeadphones, isSupply, isWornToListen, type Part } from '../../parts';
 import { ladder } from '../../views';
 import { endsOf, jointsOf, laidParts, type LaidPart, type Rig, type RigEdit } from '../../rig';
 import { planReturns } from '../returns';
+import { bearsOn } from '../settings/bears-on';
 import { feedingSwitches } from '../settings/feeding';
 import { apps, choices, knobs, moves, replug, settings, turns, type KnobTrial } from './at-hand';
 import { additions, bypasses, inserts, swaps, swapsFor } from './with-parts';
@@ -101,8 +103,10 @@ function headphonesFor(rig: Rig, laid: LaidPart): RigEdit[] {
 }
 
 /** What the finding's own check says may cure it, as edits of this rig. */
-export function candidatesFor(rig: Rig, finding: Finding): Candidates {
+export function candidatesFor(facts: Facts, finding: Finding): Candidates {
+  const { rig } = facts;
   const cures = checkOf(finding.code)?.cures ?? [];
+  const bears = bearsOn(facts, finding);
   const may = (...kinds: readonly Cure[]) => kinds.some((kind) => cures.includes(kind));
   const chain = chainOf(rig);
   const pool = concerned(rig, finding, chain);
@@ -112,12 +116,12 @@ export function candidatesFor(rig: Rig, finding: Finding): Candidates {
     return (id: string) => ids.includes(id);
   };
   return {
-    knobs: may('gain', 'send') ? pool.flatMap(knobs) : [],
+    knobs: may('gain', 'send') ? pool.flatMap(knobs).filter(({ ends }) => ends.some(bears)) : [],
     knobEnds: may('send') && !may('gain'),
     knobsFirst: cures[0] === 'send' || cures[0] === 'gain',
     named: may('named') ? named(rig, finding) : [],
     atHand: once([
-      ...(may('switch') ? powered.flatMap((laid) => settings(laid)) : []),
+      ...(may('switch') ? powered.flatMap((laid) => settings(laid)).filter(bears) : []),
       ...(may('feed') ? powered.flatMap((laid) => settings(laid, feeds(laid))) : []),
       ...(may('mix') ? (planReturns(rig)?.edits ?? []) : []),
       ...(may('app') ? pool.flatMap(apps) : []),

@@ -1,5 +1,5 @@
 import { checkOf, findingKey, severityRank, sourcesOf, type Cure, type Finding } from '../../checks';
-import { allFacts } from '../../engine';
+import { allFacts, type Facts } from '../../engine';
 import { bareOutcomeFrom, outcomeOf, verdictRank, type Outcome } from '../../judge';
 import { applyEdit, type Rig, type RigEdit } from '../../rig';
 import type { Drawer } from '../drawer';
@@ -82,12 +82,13 @@ class Trial {
   count = 0;
   constructor(
     private readonly rig: Rig,
+    facts: readonly [Facts, ...Facts[]],
     private readonly finding: Finding,
     private readonly drawer: Drawer,
     private readonly endsOnly: boolean,
     private readonly spent: Spent,
   ) {
-    this.before = tried(rig);
+    this.before = bareOutcomeFrom(facts);
     this.known = new Set(this.before.findings.map(findingKey));
   }
 
@@ -154,12 +155,16 @@ class Trial {
  */
 export function searchFixes(rig: Rig, finding: Finding, drawer: Drawer, spent = WITHOUT_END): Fixes {
   if (finding.because !== undefined) return { fixes: [], tried: 0, cures: [] };
-  const candidates = candidatesFor(rig, finding);
-  const trial = new Trial(rig, finding, drawer, candidates.knobEnds, spent);
+  const facts = allFacts(rig);
+  const candidates = candidatesFor(facts[0], finding);
+  const trial = new Trial(rig, facts, finding, drawer, candidates.knobEnds, spent);
   // What most likely cures is tried before the time is over.
   const turned = candidates.knobsFirst ? candidates.knobs.flatMap(trial.turnKnob) : [];
   const named = candidates.named.flatMap(trial.prove);
-  const others = named.some(isPerfect) ? [] : candidates.atHand;
+  // What the finding itself names, or the send that is too far up, is what is wrong: if that cures it and harms nothing, nothing
+  // else at hand is a better answer.
+  const pointed = [...named, ...(candidates.knobEnds ? turned : [])];
+  const others = pointed.some((fix) => isPerfect(fix) || trial.isNeat(fix)) ? [] : candidates.atHand;
   const atHand = [
     ...turned,
     ...named,

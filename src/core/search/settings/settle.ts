@@ -1,4 +1,4 @@
-import { findingKey, sourcesOf, type Finding, type Severity } from '../../checks';
+import { findingKey, type Finding, type Severity } from '../../checks';
 import { allFacts, type Facts } from '../../engine';
 import { bareOutcomeFrom, type Outcome } from '../../judge';
 import { applyEdit, type Rig, type RigEdit } from '../../rig';
@@ -73,13 +73,8 @@ function hasOther(next: State, before: State): boolean {
 }
 
 /** Places of switches that may cure a finding. What spoils how a source sounds is cured by what the source passes. */
-function switchesOf({ rig, facts }: State, finding: Finding): RigEdit[] {
-  const edits = switchesFor(rig, finding);
-  const sources = finding.severity === 'spoils' ? sourcesOf(finding) : [];
-  return sources.length === 0
-    ? edits
-    : edits.filter((edit) => sources.some((source) => bearsOn(facts, source, edit)));
-}
+const switchesOf = ({ rig, facts }: State, finding: Finding): RigEdit[] =>
+  switchesFor(rig, finding).filter(bearsOn(facts, finding));
 
 /** For each finding the first place of a switch that may cure it, each switch once. */
 function together(state: State, findings: readonly Finding[]): RigEdit[] {

@@ -199,7 +199,7 @@ function mixMinus(rig: Rig, drawer: Drawer): Move[] {
 export function movesFor(state: Judged, drawer: Drawer): Move[] {
   const { rig, weighing, facts } = state;
   const edits = weighing.flatMap((finding) => {
-    const found = candidatesFor(rig, finding);
+    const found = candidatesFor(facts, finding);
     const ends = found.knobEnds ? found.knobs.flatMap((knob) => knob.ends.slice(0, 1)) : [];
     const [first, then] = found.knobsFirst ? [ends, found.atHand] : [found.atHand, ends];
     return [...found.named, ...first, ...then, ...found.parts];

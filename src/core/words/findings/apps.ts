@@ -94,7 +94,15 @@ const sayOpen = (rig: Rig, f: Finding): Sentence => [
   ' is wanted at that delay. Headphones end it.',
 ];
 
-const sayGuests = (rig: Rig, f: Finding): Sentence => [
+const sayGuestsLow = (rig: Rig, f: Finding): Sentence => [
+  `Those at the far end come from ${noun(rig, f.recorder)} into ${ears(rig, f.other)} at `,
+  ...f.values.map(show),
+  '; it takes ',
+  limitFigure(f),
+  ' to hear them. Turn up what plays them.',
+];
+
+const sayGuestsAhead = (rig: Rig, f: Finding): Sentence => [
   `Those at the far end are heard from ${noun(rig, f.recorder)} alone, and ${ears(rig, f.other)} are plugged in ahead of it.`,
 ];
 
@@ -191,7 +199,7 @@ export const APP_WORDS = {
   },
   'guests-not-heard': {
     title: 'Nobody hears the far end',
-    says: sayGuests,
+    says: (rig, f) => (f.values.length > 0 ? sayGuestsLow(rig, f) : sayGuestsAhead(rig, f)),
   },
   'playback-moved': {
     title: 'Playback has moved',
