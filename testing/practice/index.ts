@@ -1,8 +1,9 @@
 import { BOXES } from './boxes';
+import { CALLS } from './calls';
 import { HEADSET } from './headset';
 import { USB } from './usb';
 
 /** Requests of the trade with the answers of practice. */
-export const PRACTICE = [...HEADSET, ...USB, ...BOXES];
+export const PRACTICE = [...HEADSET, ...USB, ...BOXES, ...CALLS];
 export { against } from './judge';
 export { requestOf, type Answer, type PracticeCase } from './case';

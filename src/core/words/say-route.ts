@@ -8,6 +8,7 @@ const WISHES: Record<WishName, string> = {
   charge: 'charging while it records',
   hear: 'hearing what it plays back',
   guests: 'hearing the guests',
+  callers: 'callers who come back into the box',
   length: 'the length to bridge',
   worn: 'being carried or on a gimbal',
   budget: 'the budget',

@@ -19,12 +19,14 @@ const TOGGLES = [
   ['charge', 'Keep charging'],
   ['hear', 'Hear what it plays back'],
   ['guests', 'Hear guests or callers'],
+  ['callers', 'Callers come back into the mixer'],
   ['worn', 'On a gimbal or worn'],
   ['buyNothing', 'Buy nothing'],
 ] as const satisfies readonly (readonly [keyof Wishes, string])[];
 
 const CHANNELS = [
-  ['', 'every source on every side'],
+  ['', 'as is usual'],
+  ['mixed', 'every source on every side'],
   ['mono', 'mono is enough'],
   ['stereo', 'on both sides'],
   ['apart', 'a side or track each'],
@@ -132,7 +134,7 @@ export function WishFields({ question, change, parts, currency }: WishFieldsProp
           Sides
           <select
             className="field"
-            value={wishes.channels === 'mixed' ? '' : (wishes.channels ?? '')}
+            value={wishes.channels ?? ''}
             onChange={(event) => set('channels', event.target.value)}
           >
             {CHANNELS.map(([id, says]) => (

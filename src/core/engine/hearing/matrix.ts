@@ -132,6 +132,10 @@ function wayOf(facts: Facts, { voice, plus, minus }: Came) {
   return { path: [...(voice.by ?? []), ...parts], delay: delay + (voice.late ?? 0) };
 }
 
+/** Loud enough, be it late or twice. */
+export const isHeard = ({ state }: Heard): boolean =>
+  state !== 'not' && state !== 'alone' && state !== 'quiet';
+
 const NOTHING: Delay = { typical: 0, least: 0, most: 0 };
 
 /** What the speaker’s own side adds: a caller comes over a network and out of an app. */

@@ -4,5 +4,6 @@ export { copperOf } from './conducts';
 export { channelsOf, idealEnd, pairEnd } from './ideal';
 export { drivesReached, isCoupled, outletPairs } from './outlets';
 export { nodesOfPort } from './passage';
+export { sendsOf, stereoInputs } from './sends';
 export { asked, sourceEnds } from './source';
 export { convertedEnd, couldRecord, exitEnd, exitsOf, passes, throughPart } from './steps';

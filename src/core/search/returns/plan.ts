@@ -1,6 +1,6 @@
 import { allFacts, type Facts } from '../../engine';
 import { magnitude, nodeKey } from '../../engine/circuit';
-import { hearing, type Heard, type Hearing } from '../../engine/hearing';
+import { hearing, isHeard, type Heard, type Hearing } from '../../engine/hearing';
 import { applyEdit, laidParts, settingOf, type LaidPart, type Rig, type RigEdit } from '../../rig';
 
 /** A knob that can be turned down to nothing: a send, a fader, a level. */
@@ -43,8 +43,6 @@ const tapsOf = ({ placed, part }: LaidPart): Tap[] =>
 
 const turn = ({ part, setting }: Tap, option: number): RigEdit => ({ kind: 'set', part, setting, option });
 const keyOf = ({ listener, voice }: Pick<Heard, 'listener' | 'voice'>): string => `${listener} ← ${voice}`;
-
-const isHeard = ({ state }: Heard): boolean => state !== 'not' && state !== 'alone' && state !== 'quiet';
 
 const hearingOf = (rig: Rig): Hearing => hearing(allFacts(rig)[0]);
 const heardIn = (found: Hearing): Set<string> => new Set(found.cells.filter(isHeard).map(keyOf));

@@ -119,16 +119,18 @@ const HEADPHONES: Ending = {
   contacts: ({ connector }) => contactsOf(connector),
 };
 
-/** The layout with headphones, in each socket that could feed them, at what costs least there. */
+/** The layout with headphones in a socket, at what costs least there. */
+export function withHeadphonesAt(layout: Layout, at: PortRef, stock: Stock): Layout[] {
+  const port = pieceOf(layout, at.part)?.part.ports.find((p) => p.id === at.port);
+  if (!port || isTaken(layout, at)) return [];
+  return offshootsAt(port, HEADPHONES, stock)
+    .slice(0, 1)
+    .map((branch) => withOffshoot(layout, at, branch));
+}
+
+/** The layout with headphones, in each socket that could feed them. */
 export const withHeadphones = (layout: Layout, stock: Stock): Layout[] =>
-  listeningPorts(layout).flatMap((at) => {
-    const port = pieceOf(layout, at.part)?.part.ports.find((p) => p.id === at.port);
-    return port
-      ? offshootsAt(port, HEADPHONES, stock)
-          .slice(0, 1)
-          .map((branch) => withOffshoot(layout, at, branch))
-      : [];
-  });
+  listeningPorts(layout).flatMap((at) => withHeadphonesAt(layout, at, stock));
 
 /** Further sockets of a pair of neighbours that go together: the right of a pair whose left is joined already. */
 export function withPairs(layout: Layout): Layout {

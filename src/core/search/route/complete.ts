@@ -1,5 +1,6 @@
 import { supplySockets } from '../../parts';
 import { halved, withHeadphones, withPairs, withSecondLead, withSupply, type Stock } from './attach';
+import { withCallers } from './call-in';
 import { chargingSockets, suppliedPorts } from './charging';
 import { isTaken, type Layout } from './layout';
 import type { RouteRequest } from './request';
@@ -41,8 +42,9 @@ export function completed(bare: Layout, request: RouteRequest, stock: Stock): La
   // One side of a pair is enough for who asks for mono.
   const half = wishes.channels !== 'mono' && halved(paired);
   const whole = half ? withSecondLead(paired).filter((layout) => !halved(layout)) : [paired];
-  const heard =
-    wishes.hear || wishes.guests ? whole.flatMap((layout) => withHeadphones(layout, stock)) : whole;
+  const answered = wishes.callers ? whole.flatMap((layout) => withCallers(layout, stock)) : whole;
+  const listens = (wishes.hear || wishes.guests) && !wishes.callers;
+  const heard = listens ? answered.flatMap((layout) => withHeadphones(layout, stock)) : answered;
   const lit = heard.flatMap((layout) => powered(layout, stock));
   const fed = wishes.charge ? lit.flatMap((layout) => charged(layout, stock)) : lit;
   return fed.flatMap((layout) => bridged(layout, request) ?? []);

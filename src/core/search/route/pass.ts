@@ -33,6 +33,8 @@ import { repairsOf } from './repairs';
 import type { RouteRequest } from './request';
 import { overruns } from './runs';
 import { passesCharge, streamsOf, type Ground, type Stream } from './streams';
+import { isCallIn, leastForCallers, settleCallIn } from './call-in';
+import { callersIn } from './far-ends';
 import { isTouchy } from './touchy';
 import { keepsWishes, meets } from './wishes';
 
@@ -45,12 +47,14 @@ export const partFor = (request: RouteRequest, id: string): Part => {
 
 /** The least that what was asked for beside the chain itself costs: headphones to listen, a supply to charge. */
 function leastExtra(request: RouteRequest, parts: readonly Part[], purse: Purse): Cost {
-  const { hear, guests, charge } = request.wishes ?? {};
+  const { hear, guests, charge, callers } = request.wishes ?? {};
   const least = (some: readonly Part[]): Cost =>
     some.map((part) => costOfOneMore(part, useOf([]), purse)).sort(compareCosts)[0] ?? NOTHING;
-  const listening = hear || guests ? least(parts.filter(isHeadphones)) : NOTHING;
+  const box = callers && request.through !== undefined ? partFor(request, request.through) : undefined;
+  const atFarEnds = box && leastForCallers(box, callersIn(request).length, { parts, purse });
+  const listening = (hear || guests) && !box ? least(parts.filter(isHeadphones)) : NOTHING;
   const charging = charge && request.destinations.some(({ part }) => chargesThrough(partFor(request, part)));
-  return plus(listening, charging ? least(parts.filter(isSupply)) : NOTHING);
+  return plus(plus(listening, atFarEnds ?? NOTHING), charging ? least(parts.filter(isSupply)) : NOTHING);
 }
 
 /** A source that runs on its digital plug alone and gives its sound by another wants a supply there. */
@@ -142,8 +146,10 @@ export class Search {
     )
       return;
     this.judged += 1;
-    const { rig, judged, facts } = settle(rigOf(layout, this.request));
-    if (meets(layout, judged, this.request) && keepsWishes(layout, this.request.wishes ?? {})) {
+    const settleIt = this.request.wishes?.callers ? settleCallIn : settle;
+    const { rig, judged, facts } = settleIt(rigOf(layout, this.request));
+    const answers = !this.request.wishes?.callers || isCallIn(facts);
+    if (answers && meets(layout, judged, this.request) && keepsWishes(layout, this.request.wishes ?? {})) {
       const [long, touchy] = [overruns(layout), isTouchy(facts)];
       this.keep({ layout, rig, judged, cost, kind: layout.kind, overruns: long, touchy });
       return;

@@ -3,6 +3,7 @@ import { findPart, staysPut, type Part } from '../../parts';
 import { partProblems } from '../../parts/model/part-problems';
 import { canStand, isSource, isSpoken } from '../../rig';
 import { quoteValue } from '../../schema';
+import { callersIn, lackFor } from './far-ends';
 import { entriesOf } from './sockets';
 import { WISH_NAMES, type RequestDestination, type RouteRequest, type WishName } from './request';
 
@@ -82,6 +83,14 @@ function* namesOf(request: RouteRequest): Problems {
   }
 }
 
+/** Why callers cannot come back, whatever is bought. */
+function callersProblem(request: RouteRequest): string | undefined {
+  const box = request.through === undefined ? undefined : partIn(request, request.through);
+  if (!box) return 'no box is named that they could come back into';
+  const callers = callersIn(request);
+  return callers.length === 0 ? 'nobody speaks at the far end of what records here' : lackFor(box, callers);
+}
+
 /** Wishes that cannot be had together, whatever is bought. */
 function* contradictions(request: RouteRequest): Problems {
   const { wishes = {}, sources, destinations } = request;
@@ -104,6 +113,10 @@ function* contradictions(request: RouteRequest): Problems {
   }
   if (wishes.guests && destinations.every(({ part }) => !partIn(request, part)?.host?.runsApps)) {
     yield contradiction('guests', 'nothing that runs an app records here');
+  }
+  if (wishes.callers) {
+    const because = callersProblem(request);
+    if (because !== undefined) yield contradiction('callers', because);
   }
   if (wishes.channels === 'apart' && sources.length === 1) {
     yield contradiction('channels', 'there is one source, and nothing to keep it apart from');

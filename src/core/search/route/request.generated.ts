@@ -30,7 +30,7 @@ export interface Distance {
 
 /** What else the user wants. Absent: no matter. */
 export interface Wishes {
-  /** `mono`, `stereo` (both sides carry the source), `apart` (a side or track a source), `mixed` (every source on every side, as where absent). */
+  /** `mono`, `stereo` (both sides carry the source), `apart` (a side or track a source), `mixed` (every source on every side). Where absent: on both sides, or on an input of several that is its own, which can be copied over afterwards; of a live stream on both sides. */
   readonly channels?: 'mono' | 'stereo' | 'apart' | 'mixed';
   /** The host charges while it records. */
   readonly charge?: boolean;
@@ -38,6 +38,8 @@ export interface Wishes {
   readonly hear?: boolean;
   /** The same, because guests speak there. */
   readonly guests?: boolean;
+  /** Every device at whose far end somebody speaks comes back into the box that is there (`through`): everyone hears everyone but themself, and somebody at the box hears them. */
+  readonly callers?: boolean;
   /** Metres from each source to the recorder, or to the box that is there. */
   readonly length?: number;
   /** On a gimbal or on the body: nothing that stands on a table. */

@@ -18,6 +18,7 @@ export const WISH_NAMES = [
   'charge',
   'hear',
   'guests',
+  'callers',
   'length',
   'worn',
   'budget',

@@ -228,6 +228,7 @@ export function* search(
       far: !pass.longRuns && reachesFar(request),
       charge: request.wishes?.charge === true,
       apart: request.wishes?.channels === 'apart',
+      callers: request.wishes?.callers === true,
       sides: sidesWanted(request, recorders),
       ...(request.through !== undefined && { middle: partFor(request, request.through) }),
       longest: limits.longest,

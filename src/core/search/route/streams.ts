@@ -1,8 +1,9 @@
 import type { Part, PartPort } from '../../parts';
 import { contactsOf } from '../../plugs';
-import { couldRecord, isDigital, passes, sourceEnds, type OpenEnd, type SidesAsked } from '../ends';
+import { couldRecord, isDigital, passes, sendsOf, sourceEnds, type OpenEnd, type SidesAsked } from '../ends';
 import { distanceDb, dbSpl, metres, type DbSpl } from '../../units';
 import { VOICE_LEVEL, WORN } from '../../engine/flow';
+import { canBeApart, isCaller } from './far-ends';
 import { boundsTo, type Goal, type KnownBounds } from './bounds';
 import { ChainFinder, type PartChain } from './chains';
 import { reachFrom } from './reach';
@@ -42,6 +43,8 @@ export interface Ground {
   readonly sides: SidesAsked;
   /** Each source on a side or track of its own. */
   readonly apart: boolean;
+  /** Who speaks at the far ends comes back into the part in the middle. */
+  readonly callers: boolean;
   readonly recorders: readonly Piece[];
   readonly pool: Pool;
   readonly purse: Purse;
@@ -135,13 +138,24 @@ class LegStore {
     return reach(entriesOf(middle));
   }
 
-  /** The least that a leg from some port of a part to a recorder can weigh. */
+  /** The least that a leg from a port of a part to a recorder can weigh. */
+  private leastFromPort(recorder: Piece): (port: PartPort) => number {
+    const { pool, purse } = this.ground;
+    return boundsTo(this.goalAt(recorder), [], pool, purse, undefined, this.knownTo(recorder)).fromPort;
+  }
+
+  /** The same from any of its ports. */
   leastFrom(middle: Part, recorder: Piece): number {
-    const { ground } = this;
-    const goal = this.goalAt(recorder);
-    const { fromPort } = boundsTo(goal, [], ground.pool, ground.purse, undefined, this.knownTo(recorder));
     const ports = middle.ports.filter(({ direction }) => direction !== 'in');
-    return Math.min(Infinity, ...ports.map(fromPort));
+    return Math.min(Infinity, ...ports.map(this.leastFromPort(recorder)));
+  }
+
+  /** Outputs of a part with a mix of their own from which a recorder could be reached. */
+  sendsTo(middle: Part, recorder: Piece): string[] {
+    const least = this.leastFromPort(recorder);
+    return middle.ports
+      .filter((port) => sendsOf(middle).has(port.id) && Number.isFinite(least(port)))
+      .map(({ id }) => id);
   }
 
   private goalAt(recorder: Piece): Goal {
@@ -310,13 +324,17 @@ function outOfSource(ground: Ground, store: LegStore): Stream[] {
 }
 
 /** What leaves the middle: for one recorder the first output of a pair, which the other goes with; several take what they can get. */
-const outOf = ({ recorders, sides, apart, sources }: Ground, middle: Part): readonly OpenEnd[] => {
+const outOf = ({ recorders, sides, apart, sources, callers }: Ground, middle: Part): readonly OpenEnd[] => {
   // What is to be kept apart needs as many channels all the way.
   const keeps = ({ digital }: OpenEnd) =>
     !apart || !digital || (digital.device.captures ?? []).some((c) => c.channels.length >= sources.length);
   const ends = middleEnds(middle, apart ? 'two by pair' : sides).filter(keeps);
-  return recorders.length === 1 ? firstOfPairs(ends) : ends;
+  return recorders.length === 1 && !callers ? firstOfPairs(ends) : ends;
 };
+
+/** Who speaks at a far end is fed by a mix of their own, in which they are not. */
+const endsTo = ({ callers }: Ground, middle: Part, recorder: Piece, ends: readonly OpenEnd[]) =>
+  callers && isCaller(recorder) ? ends.filter(({ port }) => sendsOf(middle).has(port.id)) : ends;
 
 /** Whether every source's own sound could be recorded by every recorder beyond a part in the middle. */
 function allArrive(
@@ -352,7 +370,9 @@ function through(ground: Ground, store: LegStore, middle: Part): Stream {
   const legs = () =>
     new Legs([
       ...sources.map((source) => store.toMiddle(source, middle)),
-      ...recorders.map((recorder) => store.toRecorder(middle.id, outEnds(), recorder)),
+      ...recorders.map((recorder) =>
+        store.toRecorder(middle.id, endsTo(ground, middle, recorder, outEnds()), recorder),
+      ),
     ]);
   const least = () =>
     sources.reduce((sum, source) => sum + store.leastTo(source, middle), 0) +
@@ -399,7 +419,14 @@ const couldStand = (part: Part, { sources, recorders, apart }: Ground): boolean 
 /** The shapes in which these sources can come to these recorders. */
 export function streamsOf(ground: Ground): Stream[] {
   const store = new LegStore(ground);
-  if (ground.middle) return [through(ground, store, ground.middle)];
+  if (ground.middle) {
+    const { middle } = ground;
+    const sends = ground.callers
+      ? ground.recorders.filter(isCaller).map((recorder) => store.sendsTo(middle, recorder))
+      : [];
+    // Each caller is fed by an output of their own, or there is no way.
+    return canBeApart(sends) ? [through(ground, store, middle)] : [];
+  }
   const direct = intoRecorder(ground, store);
   if (ground.sources.length === 1 && ground.recorders.length === 1) return direct;
   const middles = ground.pool.parts
