@@ -40,6 +40,33 @@ it('offers the questions of the yard while nothing is asked, and answers one', a
   }
 });
 
+it('lays a call-in: a send and a way back for each caller, and the sends set', async () => {
+  const browser = await openBrowser('desk');
+  try {
+    const page = new Page(browser);
+    await browser.driver.get(`${inject('address')}route`);
+    await page.button('Harbour call-in: two callers on the desk');
+    await page.button('Find the ways');
+    const first = await page.text('//*[@data-route="1"]');
+    expect(first).toContain('The first phone will record the microphone');
+    expect(first).toContain('The second phone will record the microphone');
+    await page.click('(//summary[contains(., "How to plug it in")])[1]');
+    const steps = await page.text('//*[@data-route="1"]//details//ol');
+    for (const says of ['FX send output', 'Monitor send output', 'line input 1 left', 'line input 2 right'])
+      expect(steps).toContain(says);
+    expect(steps).toMatch(/Line pair \d, (Monitor|FX) send to/);
+    // A mixer with one send lacks one, and another is named.
+    await browser.driver.executeScript('window.scrollTo(0, 0)');
+    await page.click('//select[@id="through"]/option[contains(., "one FX send")]');
+    await page.button('Find the ways');
+    const lacks = await page.text('//main//*[@role="alert"]');
+    expect(lacks).toContain('2 callers need as many outputs with a mix of their own');
+    expect(lacks).toContain('monitor and FX sends has what it takes');
+  } finally {
+    await browser.driver.quit();
+  }
+});
+
 describe('Route', () => {
   let browser: Browser;
   let page: Page;

@@ -1,6 +1,7 @@
 import type { RouteRequest } from '../core/search/route';
 import benchTwoPacks from '../../demo/requests/bench-two-packs.json';
 import bothPhones from '../../demo/requests/both-phones.json';
+import harbourTwoCallers from '../../demo/requests/harbour-two-callers.json';
 import harbourVoiceRoom from '../../demo/requests/harbour-voice-room.json';
 import launchDayMixer from '../../demo/requests/launch-day-mixer.json';
 import loftCondenser from '../../demo/requests/loft-condenser.json';
@@ -12,6 +13,7 @@ export const DEMO_REQUESTS = [
   slipwayPackToPhone,
   loftCondenser,
   harbourVoiceRoom,
+  harbourTwoCallers,
   benchTwoPacks,
   launchDayMixer,
   quayBoth,

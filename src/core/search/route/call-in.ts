@@ -6,7 +6,7 @@ import { mate } from '../../plugs';
 import { applyEdit, type PortRef, type Rig } from '../../rig';
 import { isDigital, sendsOf, stereoInputs } from '../ends';
 import { planReturns } from '../returns';
-import { settle, type Settled } from '../settings';
+import { gainEdits, settle, type Settled } from '../settings';
 import { withHeadphonesAt, type Stock } from './attach';
 import { compareCosts, costOf, NOTHING, plus, type Cost } from './inventory';
 import { isCaller } from './far-ends';
@@ -60,10 +60,21 @@ function withFork(layout: Layout, pieces: readonly string[], stock: Stock): Layo
       .sort(byCost(stock))
       .flatMap((part) => {
         const near = part.ports.find((one) => one.gender === 'plug' && mate(one, jack).fits);
-        const mic = part.ports.find((one) => one !== near && one.direction !== 'out' && mate(one, plug).fits);
+        // As many bands as the plug has: what it gives comes through.
+        const mic = part.ports.find(
+          (one) =>
+            one !== near &&
+            one.direction !== 'out' &&
+            one.connector === plug.connector &&
+            mate(one, plug).fits,
+        );
         const ears = part.ports.some((one) => one !== near && one !== mic && isListenedAt(one));
         if (!near || !mic || !ears) return [];
-        const added = withPiece({ ...layout, joints: layout.joints.filter((_, n) => n !== index) }, part);
+        const rest = layout.joints.filter((_, n) => n !== index);
+        const added = withPiece(
+          { ...layout, joints: rest.map((one, n) => ({ ...one, id: `j${n + 1}` })) },
+          part,
+        );
         const below = withJoint(added.layout, { part: added.id, port: near.id }, joint.jack);
         return [withJoint(below, joint.plug, { part: added.id, port: mic.id })];
       })
@@ -156,10 +167,11 @@ export function withCallers(layout: Layout, stock: Stock): Layout[] {
   return back.flatMap((one) => withEars(one, box, stock));
 }
 
-/** Settings of a call-in: first the sends, as a mix-minus wants them, then the rest. */
+/** Settings of a call-in: first what brings the sources up, then the sends, as a mix-minus wants them, then the rest. */
 export function settleCallIn(begun: Rig): Settled {
   const sends = (rig: Rig): Rig => (planReturns(rig)?.edits ?? []).reduce(applyEdit, rig);
-  const settled = settle(sends(begun));
+  const raised = gainEdits(allFacts(begun)[0]).reduce(applyEdit, begun);
+  const settled = settle(sends(raised));
   const rig = sends(settled.rig);
   if (rig === settled.rig) return settled;
   const facts = allFacts(rig);

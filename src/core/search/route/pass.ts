@@ -228,21 +228,26 @@ export class Search {
     }
   }
 
-  /** The cheapest layout of each shape is looked at before any is searched to its end: what is found bounds the rest. */
+  /**
+   * The cheapest layout of each shape is looked at before any is searched to its end: what is found bounds the rest. Where much has to
+   * be added to a chain, its bound is far below what it comes to: then on until one is found.
+   */
   private *dive(): Generator<void> {
-    if (this.streams.length < 2) return;
+    const callers = this.request.wishes?.callers === true;
+    if (this.streams.length < 2 && !callers) return;
     for (const one of [...this.streams].sort(
       (a, b) => (a.bound?.weight ?? Infinity) - (b.bound?.weight ?? Infinity),
     )) {
-      for (let step = 0; step < MOST_DIVE && one.bound; step += 1) {
+      for (let step = 0; (callers || step < MOST_DIVE) && one.bound; step += 1) {
         if (this.ceiling && one.bound.weight > this.ceiling.weight) break;
+        if (step % MOST_DIVE === MOST_DIVE - 1) yield;
         this.steps += 1;
         const layout = one.stream.step();
         one.bound = one.stream.bound;
         if (!layout) continue;
         for (const whole of completed(layout, this.request, this.stock)) this.offer(whole);
         yield* this.judgeWaiting();
-        break;
+        if (!callers || this.found.length > 0) break;
       }
       yield;
     }

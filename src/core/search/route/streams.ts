@@ -234,6 +234,10 @@ class LegStore {
   }
 }
 
+/** The ports, where none of them comes twice. */
+const allOther = (ports: readonly PartPort[]): readonly PartPort[] | undefined =>
+  distinct(ports.map(({ id }) => id)) ? ports : undefined;
+
 const distinct = (ids: readonly string[]): boolean => new Set(ids).size === ids.length;
 
 const layLegs = (
@@ -384,14 +388,9 @@ function through(ground: Ground, store: LegStore, middle: Part): Stream {
       into.map((chain) => chain.to),
       ground.apart,
     );
-    const exits =
-      ports &&
-      assign(
-        middle,
-        out.map((chain) => chain.from),
-        false,
-        ports,
-      );
+    const leaving = out.map((chain) => chain.from);
+    // A send is no other send, however alike their sockets are.
+    const exits = ports && (ground.callers ? allOther(leaving) : assign(middle, leaving, false, ports));
     if (!ports || !exits) return undefined;
     const [legsIn, legsOut] = [
       into.map((chain, index) => ({ chain, port: ports[index] ?? chain.to })),
