@@ -81,6 +81,51 @@ const loudPlaces = (voice: Float32Array, many: number, seed: number): number[] =
     .filter((at) => voice.subarray(at - 480, at + 4000).reduce((s, v) => s + v * v, 0) / 4480 > 0.004)
     .slice(0, many);
 
+/** A voice that stops for some seconds at its quietest place, as people do. */
+export function withPause(voice: Float32Array, seconds = 3): Float32Array {
+  const size = RATE / 4;
+  const places = Array.from({ length: Math.floor(voice.length / size) - 8 }, (_, n) => (n + 4) * size);
+  const power = (at: number) => voice.subarray(at, at + size).reduce((sum, v) => sum + v * v, 0);
+  const at = places.reduce((best, one) => (power(one) < power(best) ? one : best), places[0] ?? 0);
+  const out = new Float32Array(voice.length + seconds * RATE);
+  out.set(voice.subarray(0, at + size / 2));
+  out.set(voice.subarray(at + size / 2), at + size / 2 + seconds * RATE);
+  return out;
+}
+
+/** A gain that goes down at once where it is loud, and up again by 20 dB a second after three tenths in which it is not; `most` dB of it. */
+function automatic(x: Float32Array, most: number): Float32Array {
+  const out = new Float32Array(x.length);
+  let [level, gain, held] = [0, 1, 0];
+  const rise = db(20 / RATE);
+  for (let i = 0; i < x.length; i += 1) {
+    const v = x[i] as number;
+    level = Math.max(Math.abs(v), level * 0.9997);
+    if (level > 0.05) {
+      gain += (1 - gain) * 0.002;
+      held = 0.3 * RATE;
+    } else if (held > 0) held -= 1;
+    else gain = Math.min(db(most), gain * rise);
+    out[i] = v * gain;
+  }
+  return out;
+}
+
+/** Nothing over half of a rate, as its converter leaves it: a windowed sinc of 401 taps. */
+function atRate(x: Float32Array, rate: number): Float32Array {
+  const [half, cut] = [200, (0.47 * rate) / RATE];
+  const taps = Float64Array.from({ length: 2 * half + 1 }, (_, n) => {
+    const t = n - half;
+    const window = 0.54 + 0.46 * Math.cos((Math.PI * t) / half);
+    return window * (t === 0 ? 2 * cut : Math.sin(2 * Math.PI * cut * t) / (Math.PI * t));
+  });
+  return x.map((_, i) => {
+    let sum = 0;
+    for (let n = 0; n < taps.length; n += 1) sum += (taps[n] as number) * (x[i + n - half] ?? 0);
+    return sum;
+  });
+}
+
 const CLEAN = -66;
 const noisy = (voice: Float32Array, seed: number) => withNoise(voice, CLEAN, seed);
 
@@ -235,6 +280,16 @@ export const FAULTS: readonly Fault[] = [
     put: (v, s, seed) => [noisy(v, seed).map((x) => x + pick(s, [0.05, 0.02, 0.011]))],
   },
   {
+    name: 'automatic gain',
+    finds: ['take-pumps'],
+    put: (v, s, seed) => [automatic(withNoise(withPause(v), -60, seed), pick(s, [20, 10, 4]))],
+  },
+  {
+    name: 'taken at a lower rate',
+    finds: ['take-low-rate'],
+    put: (v, s, seed) => [atRate(noisy(v, seed), pick(s, [16_000, 22_050, 24_000]))],
+  },
+  {
     name: 'sides apart',
     finds: ['take-sides-apart'],
     put: (v, s, seed) => {
@@ -253,19 +308,20 @@ export const FAULTS: readonly Fault[] = [
 /** What must raise no alarm: the voice as it is, on one side, both, or as two microphones hear it; quiet rooms and loud ones; short and long pauses. */
 export function cleanTake(voice: Float32Array, n: number): Sides {
   const level = -72 + (n % 4) * 4;
+  const spoken = n % 5 === 0 ? withPause(voice) : voice;
   const one = withNoise(
-    voice.map((v) => v * db(-((n % 3) * 4))),
+    spoken.map((v) => v * db(-((n % 3) * 4))),
     level,
     n * 31,
   );
   if (n % 3 === 0) return [one];
   if (n % 3 === 1) return [one, one.slice()];
   // Two voices of one talk, each with a side of its own, heard a little on the other.
-  const other = voice.toReversed();
+  const other = spoken.toReversed();
   return [
     one,
     withNoise(
-      voice.map((v, i) => 0.4 * v + 0.7 * (other[i] as number)),
+      spoken.map((v, i) => 0.4 * v + 0.7 * (other[i] as number)),
       level,
       n * 31 + 5,
     ),

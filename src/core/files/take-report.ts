@@ -53,6 +53,7 @@ export function takeReport(m: Measures, mended: WavHead['mended'] = [], findings
     thumps: m.thumps,
     roomSeconds: m.roomSeconds,
     noiseRiseDb: m.riseDb,
+    firstRateHz: m.firstRate,
     mended,
     findings: findings.map(findingReport),
     says: [sayTake(m, findings), ...sayMended(mended)],

@@ -93,6 +93,11 @@ const WORDS: Readonly<Record<TakeCode, TakeWords>> = {
     says: ([high = 0, low = 0]) =>
       `It sounds from ${hertz(low)} to ${hertz(high)}: a call, a headset class of a radio link, or a filter against noise.`,
   },
+  'take-low-rate': {
+    title: 'Taken at a lower rate',
+    says: ([end = 0, first = 0, own = 0]) =>
+      `Everything ends at ${hertz(end)}, the noise too: it was taken at ${hertz(first)} and brought up to ${hertz(own)}, as a headset by radio or an app for speech does. Another input or app may give the rest.`,
+  },
   'take-pumps': {
     title: 'The level follows by itself',
     says: ([rise = 0]) =>

@@ -1,5 +1,6 @@
 import { riseInPauses } from './automatic-gain';
 import { bandOf, type Band } from './band';
+import { firstRateOf } from './first-rate';
 import { byFrames, type FrameMeasures, type Spectrum } from './by-frames';
 import { byHops, type HopMeasures } from './by-hops';
 import type { Clipping } from './clipping';
@@ -29,6 +30,8 @@ export interface Measures {
   readonly hum: (Hum & { readonly channel: number }) | null;
   readonly whine: Whine | null;
   readonly band: Band | null;
+  /** The rate at which it was made before it was brought up to its own, Hz, where an edge tells. */
+  readonly firstRate: number | null;
   readonly image: Image;
   readonly sideDelay: SideDelay | null;
   readonly echo: Echo | null;
@@ -95,6 +98,7 @@ export function together(shape: TakeShape, hops: HopMeasures, frames: FrameMeasu
     hum: loudestHum(frames, pauses),
     whine: whineOf(spectrum.quiet, spectrum.stepHz),
     band: bandOf(spectrum.active, spectrum.quiet, spectrum.stepHz),
+    firstRate: firstRateOf(spectrum.quiet ?? spectrum.active, spectrum.stepHz),
     image,
     sideDelay: image.correlation === null ? null : frames.sideDelay,
     echo: frames.echo,

@@ -28,6 +28,7 @@ export const TAKE_CODES = [
   'take-clicks',
   'take-thumps',
   'take-narrow',
+  'take-low-rate',
   'take-pumps',
   'take-offset',
 ] as const;

@@ -228,6 +228,21 @@ const narrow: Reader = ({ band, sampleRate, pauses }, speech) =>
       }
     : undefined;
 
+/** Where a narrow band tells more, that is said. */
+const lowRate: Reader = ({ firstRate, band, sampleRate }) =>
+  firstRate !== null && band && band.highHz >= NARROW
+    ? {
+        code: 'take-low-rate',
+        severity: 'note',
+        values: [
+          { name: 'ends at', value: firstRate / 2, unit: 'Hz' },
+          { name: 'as if taken at', value: firstRate, unit: 'Hz' },
+          { name: 'its own rate', value: sampleRate, unit: 'Hz' },
+        ],
+        origin: ours('an edge of 24 dB at half of 16, 22.05 or 24 kHz'),
+      }
+    : undefined;
+
 const pumps: Reader = ({ riseDb }) =>
   riseDb !== null && riseDb >= RISE
     ? {
@@ -278,6 +293,7 @@ const READERS: readonly Reader[] = [
   clicks,
   sidesApart,
   narrow,
+  lowRate,
   thumps,
   pumps,
   hot,
