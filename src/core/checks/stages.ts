@@ -1,5 +1,5 @@
 import { magnitude, nodeKey, type NetElement, type StagePath } from '../engine/circuit';
-import type { Arrival } from '../engine/flow';
+import { comesTo, type Arrival } from '../engine/flow';
 import type { Facts } from '../engine';
 import { SINE_CREST } from '../units';
 
@@ -7,15 +7,14 @@ type Sense = Extract<NetElement, { kind: 'sense' }>;
 type Drive = Extract<NetElement, { kind: 'drive' }>;
 
 /** Whether anything of a source stands at a stage's input. */
-export function reachesSense(facts: Facts, source: string, sense: Sense): boolean {
-  const [plus, minus] = [facts.nets.of(sense.a), facts.nets.of(sense.b)];
-  return facts.voices
-    .filter((voice) => voice.placed === source && Number.isFinite(voice.level))
-    .some((voice) => {
-      const gain = facts.alternating.gain(voice.id, plus, minus);
-      return gain !== undefined && magnitude(gain) > 1e-9;
-    });
-}
+export const reachesSense = (facts: Facts, source: string, sense: Sense): boolean =>
+  comesTo(
+    facts,
+    facts.voices
+      .filter((voice) => voice.placed === source && Number.isFinite(voice.level))
+      .map(({ id }) => id),
+    sense,
+  );
 
 const sensed = new WeakMap<Facts, ReadonlyMap<string, Sense>>();
 

@@ -16,7 +16,7 @@ export { REFERENCE_FREQUENCY, solveAlternating } from './alternating';
 export { dieAway } from './loops';
 export type { Loop } from './loops';
 
-export { Network, forgetNetworks, networkOf } from './network';
+export { Network, NOTHING_COMES, forgetNetworks, networkOf } from './network';
 export type { Phasor } from './system';
 export { magnitude, plus, times } from './system';
 export type { Bridge, Step, Wiring } from './paths';

@@ -1,5 +1,6 @@
 import { allFacts, type Facts } from '../../engine';
-import { magnitude, nodeKey } from '../../engine/circuit';
+import { nodeKey } from '../../engine/circuit';
+import { comesTo } from '../../engine/flow';
 import { hearing, isHeard, type Heard, type Hearing } from '../../engine/hearing';
 import { applyEdit, laidParts, settingOf, type LaidPart, type Rig, type RigEdit } from '../../rig';
 
@@ -61,24 +62,12 @@ function wishes({ hearers, cells }: Hearing) {
 const all = (rig: Rig, edits: readonly RigEdit[]): Rig => edits.reduce(applyEdit, rig);
 
 /** Whether any voice stands at the input of a stage on which the knob sits: the rest of a mixer is empty. */
-function isReached(
-  { elements, nets, alternating, voices, playing }: Facts,
-  { placed, part }: LaidPart,
-  tap: Tap,
-): boolean {
+function isReached(facts: Facts, { placed, part }: LaidPart, tap: Tap): boolean {
   const froms = (part.paths ?? [])
     .filter(({ gain }) => gain.some((g) => typeof g === 'object' && 'knob' in g && g.knob === tap.setting))
     .map(({ from }) => nodeKey(placed.id, from));
-  const ids = [...voices, ...playing].map(({ id }) => id);
-  return elements.some(
-    (e) =>
-      e.kind === 'sense' &&
-      froms.includes(e.id) &&
-      ids.some((id) => {
-        const gain = alternating.gain(id, nets.of(e.a), nets.of(e.b));
-        return gain !== undefined && magnitude(gain) > 1e-9;
-      }),
-  );
+  const sounds = [...facts.voices, ...facts.playing].map(({ id }) => id);
+  return facts.elements.some((e) => e.kind === 'sense' && froms.includes(e.id) && comesTo(facts, sounds, e));
 }
 
 const plans = new WeakMap<Rig, ReturnsPlan | { readonly none: true }>();

@@ -1,6 +1,6 @@
 import { checkOf, sensesOf, sourcesOf, type Finding } from '../../checks';
 import type { Facts } from '../../engine';
-import { magnitude } from '../../engine/circuit';
+import { comesTo } from '../../engine/flow';
 import type { GainPath, Part } from '../../parts';
 import type { RigEdit } from '../../rig';
 
@@ -49,12 +49,7 @@ export function bearsOn(facts: Facts, finding: Finding): (edit: RigEdit) => bool
   const senses = sensesOf(facts);
   const enters = ({ from }: GainPath, placed: string): boolean => {
     const sense = senses.get(`${placed}/${from}`);
-    if (!sense) return false;
-    const [plus, minus] = [facts.nets.of(sense.a), facts.nets.of(sense.b)];
-    return sounds.some((sound) => {
-      const gain = facts.alternating.gain(sound, plus, minus);
-      return gain !== undefined && magnitude(gain) > 1e-9;
-    });
+    return sense !== undefined && comesTo(facts, sounds, sense);
   };
   return (edit) => {
     const part = edit.kind === 'set' ? facts.laid.get(edit.part)?.part : undefined;
