@@ -5,5 +5,5 @@ export type { FindingCode } from './all';
 export { CHECKS, FINDING_CODES } from './all';
 export { checkOf, runChecks } from './run';
 export { FAINTEST } from './faint';
-export { sensesOf } from './stages';
+export { leadsToRecorder, sensesOf } from './stages';
 export { LONGEST_RUN } from './usb-lead-long';

@@ -1,4 +1,5 @@
 import { allFacts, type Facts } from '../../engine';
+import { leadsToRecorder, sensesOf } from '../../checks';
 import { nodeKey } from '../../engine/circuit';
 import { comesTo } from '../../engine/flow';
 import { hearing, isHeard, type Heard, type Hearing } from '../../engine/hearing';
@@ -61,13 +62,20 @@ function wishes({ hearers, cells }: Hearing) {
 
 const all = (rig: Rig, edits: readonly RigEdit[]): Rig => edits.reduce(applyEdit, rig);
 
-/** Whether any voice stands at the input of a stage on which the knob sits: the rest of a mixer is empty. */
-function isReached(facts: Facts, { placed, part }: LaidPart, tap: Tap): boolean {
-  const froms = (part.paths ?? [])
-    .filter(({ gain }) => gain.some((g) => typeof g === 'object' && 'knob' in g && g.knob === tap.setting))
-    .map(({ from }) => nodeKey(placed.id, from));
+/**
+ * Whether any voice stands at the input of a stage on which the knob sits, and the stage leads to a far end: the rest of a mixer is
+ * empty, or has nothing to do with callers.
+ */
+function isReached(facts: Facts, { placed, part }: LaidPart, tap: Tap, callers: readonly string[]): boolean {
   const sounds = [...facts.voices, ...facts.playing].map(({ id }) => id);
-  return facts.elements.some((e) => e.kind === 'sense' && froms.includes(e.id) && comesTo(facts, sounds, e));
+  const senses = sensesOf(facts);
+  return (part.paths ?? [])
+    .filter(({ gain }) => gain.some((g) => typeof g === 'object' && 'knob' in g && g.knob === tap.setting))
+    .some(({ from, to }) => {
+      const sense = senses.get(nodeKey(placed.id, from));
+      const leads = () => callers.some((id) => leadsToRecorder(facts, nodeKey(placed.id, to), id));
+      return sense !== undefined && comesTo(facts, sounds, sense) && leads();
+    });
 }
 
 const plans = new WeakMap<Rig, ReturnsPlan | { readonly none: true }>();
@@ -99,7 +107,10 @@ function solved(rig: Rig): ReturnsPlan | undefined {
   const { wanted, own, others } = wishes(before);
   if (own.size === 0) return undefined;
   const facts = allFacts(rig)[0];
-  const taps = laidParts(rig).flatMap((laid) => tapsOf(laid).filter((tap) => isReached(facts, laid, tap)));
+  const callers = before.hearers.flatMap(({ id, is }) => (is === 'caller' ? [id] : []));
+  const taps = laidParts(rig).flatMap((laid) =>
+    tapsOf(laid).filter((tap) => isReached(facts, laid, tap, callers)),
+  );
   const edits = controls(rig, taps).flatMap(({ tap, cells }): RigEdit[] => {
     if (cells.length === 0 || cells.some((key) => others.has(key))) return [];
     const shuts = cells.some((key) => own.has(key));
