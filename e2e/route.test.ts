@@ -145,6 +145,19 @@ describe('Route', () => {
     );
   });
 
+  it('says what each wish costs, when asked', async () => {
+    await asks(page, 'Receiver, TRS output', 'Phone, USB-C port');
+    await wish(page, 'Keep charging');
+    await page.button('Find the ways');
+    await page.find('//*[@data-route="1"]');
+    await page.button('What does each wish cost?');
+    await page.find('//*[@role="status"]//li[contains(., "Charging while it records")]');
+    expect(await page.text('//*[@role="status"]//li[contains(., "Charging")]')).toMatch(
+      /^Charging while it records: (about )?\d+ EUR more$/,
+    );
+    await wish(page, 'Keep charging');
+  });
+
   it('says a contradiction at once', async () => {
     await wish(page, 'Keep charging');
     await wish(page, 'Buy nothing');

@@ -6,10 +6,14 @@ import { Thread } from './thread';
 /** A search that takes longer than this is stuck, ms. */
 const PATIENCE = 180_000;
 
-const planner = new Thread<PlannerProtocol>(
-  () => new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' }),
-  PATIENCE,
-);
+const planner = (): Thread<PlannerProtocol> =>
+  new Thread<PlannerProtocol>(
+    () => new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' }),
+    PATIENCE,
+  );
+
+/** One for the question that is asked, another for what is asked beside it: the end of the one leaves the other alone. */
+const [asked, beside] = [planner(), planner()];
 
 /** A search under way: its answer, and how to end it at once. */
 export interface Search {
@@ -18,8 +22,18 @@ export interface Search {
   readonly cancel: () => void;
 }
 
-/** Searches in a thread of its own, which is kept warm until a search is broken off. The answer rejects with `ThreadDied`. */
-export const startSearch = (request: RouteRequest, tell: (progress: Progress) => void): Search => ({
-  answer: planner.calls.plan(request, proxy(tell)),
-  cancel: () => planner.stop(),
+const startOn = (
+  thread: Thread<PlannerProtocol>,
+  request: RouteRequest,
+  tell: (progress: Progress) => void,
+): Search => ({
+  answer: thread.calls.plan(request, proxy(tell)),
+  cancel: () => thread.stop(),
 });
+
+/** Searches in a thread of its own, which is kept warm until a search is broken off. The answer rejects with `ThreadDied`. */
+export const startSearch = (request: RouteRequest, tell: (progress: Progress) => void): Search =>
+  startOn(asked, request, tell);
+
+/** The same beside it, for what is only good to know. */
+export const startBeside = (request: RouteRequest): Search => startOn(beside, request, () => undefined);

@@ -1,5 +1,5 @@
 import { EVIDENCE_KINDS } from '../apps';
-import type { Hindrance, Item, Lost, Plan, Route, WishName } from '../search/route';
+import type { Hindrance, Item, Lost, Plan, Route, WishName, WishPrice } from '../search/route';
 import { formatDb } from '../units';
 import { list } from './words';
 
@@ -61,6 +61,14 @@ export function sayRoute({ buy, own, joints }: Route): string {
 /** What giving up one wish would allow. */
 export const sayHindrance = ({ wish, route }: Hindrance): string =>
   `Without ${wishName(wish)} there is a way. ${sayRoute(route)}`;
+
+/** What a wish costs, with the currency beside the figure. */
+export function sayWishPrice({ wish, more, about }: WishPrice, currency: string): string {
+  const name = wishName(wish);
+  if (more === undefined) return `${name}: not known`;
+  if (more === 0) return `${name}: costs nothing more`;
+  return `${name}: ${about ? 'about ' : ''}${Math.round(more)} ${currency} more`;
+}
 
 /** Where the search was cut short: what is not left unseen. */
 export function sayCut({ complete, ruledOut }: Pick<Plan, 'complete' | 'ruledOut'>): string {

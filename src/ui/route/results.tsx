@@ -2,13 +2,14 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { sayHindrance, sayPlan } from '../../core/words/say-route';
-import { sayRequestProblem, type Plan, type Route } from '../../core/search/route';
+import { sayRequestProblem, type Plan, type Route, type RouteRequest } from '../../core/search/route';
 import { addRig } from '../../store/rigs';
 import { keeping } from '../shared/report-trouble';
 import { RouteCard } from './route-card';
 import { RouteTable } from './route-table';
 import { ShoppingList } from './shopping-list';
 import { TradeChart } from './trade-chart';
+import { WishPrices } from './wish-prices';
 
 const MOST_COMPARED = 4;
 
@@ -34,7 +35,8 @@ function Card(props: {
 }
 
 /** The answer: the ways, best first, and why each comes after the one before; or what stands in the way. */
-export function Results({ plan, currency }: { plan: Plan; currency: string }) {
+export function Results(props: { plan: Plan; request: RouteRequest; currency: string }) {
+  const { plan, request, currency } = props;
   const [compared, setCompared] = useState<readonly number[]>([]);
   const [shopping, setShopping] = useState<Route>();
   const { routes, hindrances, problem } = plan;
@@ -57,6 +59,7 @@ export function Results({ plan, currency }: { plan: Plan; currency: string }) {
         {plan.searched.toLocaleString('en')} layouts were tried
         {plan.complete ? '; nothing better is left' : ''}.
       </p>
+      <WishPrices plan={plan} request={request} currency={currency} />
       {chosen.length > 1 && <RouteTable routes={chosen} currency={currency} />}
       <ul className="mt-4 space-y-4">
         {routes.map((route) => (

@@ -80,7 +80,9 @@ export function RouteView() {
           {planning.state !== 'searching' && !ready && 'Say what is to be recorded, and what records it.'}
         </p>
       </div>
-      {planning.state === 'done' && <Results plan={planning.plan} currency={currency} />}
+      {planning.state === 'done' && (
+        <Results plan={planning.plan} request={planning.request} currency={currency} />
+      )}
     </div>
   );
 }

@@ -1,5 +1,5 @@
-export type { AlsoWorks, Hindrance, Item, Lost, Plan, Route } from './plan';
-export { plan, planSteps } from './plan';
+export type { AlsoWorks, Hindrance, Item, Lost, Plan, Route, WishPrice } from './plan';
+export { plan, planSteps, pricedWishes, priceOfWish, without } from './plan';
 export type { RequestDestination, RequestSource, RouteRequest, WishName, Wishes } from './request';
 export { REQUEST_FORMAT, REQUEST_VERSION, WISH_NAMES } from './request';
 export type { RequestProblem } from './request-problems';

@@ -204,7 +204,8 @@ function* routesFor(request: RouteRequest, limits: SearchLimits, catalogue?: rea
   return { routes, hindrances: [], searched, complete };
 }
 
-function without(request: RouteRequest, wish: WishName): RouteRequest {
+/** The same question with one wish less. */
+export function without(request: RouteRequest, wish: WishName): RouteRequest {
   const { [wish]: _given, ...wishes } = request.wishes ?? {};
   return { ...request, wishes };
 }
@@ -240,6 +241,26 @@ export function* planSteps(
   if (plan.routes.length > 0) return plan;
   const hindrances = yield* hindrancesOf(request, limits, catalogue);
   return { ...plan, hindrances };
+}
+
+/** What a wish costs: the best answer with it against the best without it. */
+export interface WishPrice {
+  readonly wish: WishName;
+  /** More money for the first answer; 0 where it costs nothing. Undefined where there is no answer to compare with. */
+  readonly more?: number;
+  /** One of the two searches was cut short: the figure may be off. */
+  readonly about: boolean;
+}
+
+/** Wishes that could cost something: a budget costs nothing, and a second recorder has its own share. */
+export const pricedWishes = (request: RouteRequest): WishName[] =>
+  wishesMade(request).filter((wish) => wish !== 'budget' && wish !== 'also');
+
+/** The price of a wish, from the answers with it and without it. */
+export function priceOfWish(wish: WishName, kept: Plan, given: Plan): WishPrice {
+  const [first, other] = [kept.routes[0], given.routes[0]];
+  const about = !kept.complete || !given.complete;
+  return first && other ? { wish, more: Math.max(0, first.cost - other.cost), about } : { wish, about };
 }
 
 /** The same, all at once. */
