@@ -2,7 +2,10 @@ import type { PlanReport } from '../core/files/plan-report';
 
 /** The plan as a person reads it in a terminal. */
 export function planText({ routes, hindrances, says, searched, complete }: PlanReport): string {
-  const lines = [says, `${searched} layouts were tried${complete ? '' : '; the search was cut short'}.`];
+  const lines = [
+    says,
+    `${searched} ${searched === 1 ? 'layout was' : 'layouts were'} tried${complete ? '' : '; the search was cut short'}.`,
+  ];
   for (const route of routes) {
     lines.push('', `${route.rank}. about ${Math.round(route.cost)}. ${route.says}`);
     for (const arrival of route.arrives) lines.push(`   ${arrival.says}`);

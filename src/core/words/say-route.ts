@@ -62,12 +62,12 @@ export function sayRoute({ buy, own, joints }: Route): string {
 export const sayHindrance = ({ wish, route }: Hindrance): string =>
   `Without ${wishName(wish)} there is a way. ${sayRoute(route)}`;
 
-/** What a wish costs, with the currency beside the figure. */
-export function sayWishPrice({ wish, more, about }: WishPrice, currency: string): string {
+/** What a wish costs; `money` says an amount. */
+export function sayWishPrice({ wish, more, about }: WishPrice, money: (amount: number) => string): string {
   const name = wishName(wish);
   if (more === undefined) return `${name}: not known`;
   if (more === 0) return `${name}: costs nothing more`;
-  return `${name}: ${about ? 'about ' : ''}${Math.round(more)} ${currency} more`;
+  return `${name}: ${about ? 'about ' : ''}${money(more)} more`;
 }
 
 /** Where the search was cut short: what is not left unseen. */

@@ -56,7 +56,7 @@ export function Results(props: { plan: Plan; request: RouteRequest; currency: st
     <section aria-label="Ways" data-ready>
       <h2 className="text-xl font-bold">{sayPlan(plan)}</h2>
       <p className="text-soft mb-3">
-        {plan.searched.toLocaleString('en')} layouts were tried
+        {plan.searched.toLocaleString('en')} {plan.searched === 1 ? 'layout was' : 'layouts were'} tried
         {plan.complete ? '; nothing better is left' : ''}.
       </p>
       <WishPrices plan={plan} request={request} currency={currency} />

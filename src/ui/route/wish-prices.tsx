@@ -11,6 +11,7 @@ import {
   type WishPrice,
 } from '../../core/search/route';
 import { startBeside, type Search } from '../../workers/planner';
+import { money } from '../shared/money';
 import { sayThreadTrouble } from '../shared/thread-trouble';
 
 type Asked =
@@ -59,7 +60,9 @@ export function WishPrices(props: { plan: Plan; request: RouteRequest; currency:
       ) : (
         <ul>
           {asked.prices.map((price) => (
-            <li key={price.wish}>{capital(sayWishPrice(price, props.currency))}</li>
+            <li key={price.wish}>
+              {capital(sayWishPrice(price, (amount) => money(amount, props.currency)))}
+            </li>
           ))}
           {asked.state === 'asking' && <li className="text-soft">Asking without the next one…</li>}
         </ul>
