@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { copyFileSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { By, Key } from 'selenium-webdriver';
+import { By, error, Key } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { violationsOn } from './axe';
 import { openBrowser, type Browser } from './browser';
@@ -208,6 +208,23 @@ describe('sound check', () => {
     expect(await browser.driver.findElements(By.css('[aria-label="Explanations"]'))).toEqual([]);
   });
 
+  /** Brings the end of the stretch down by so many presses of a second; the slider may be drawn anew while the take's sound comes. */
+  async function endBy(presses: number): Promise<number> {
+    const slider = '//*[@role="slider"][@aria-label="To"]';
+    await browser.driver.wait(async () => {
+      const to = await page.find(slider);
+      return to.sendKeys(...Array.from({ length: presses }, () => Key.PAGE_DOWN)).then(
+        () => true,
+        (thrown: unknown) => {
+          if (thrown instanceof error.StaleElementReferenceError) return false;
+          throw thrown;
+        },
+      );
+    }, 10_000);
+    const text = await (await page.find(slider)).getAttribute('aria-valuetext');
+    return Number((text ?? '').replace(' s', ''));
+  }
+
   it('keeps a stretch alone, as long as it was chosen, and compares it with the whole', async () => {
     await open('launch-day-stream');
     // A name of its own: a take of the same name may still be shown.
@@ -216,9 +233,7 @@ describe('sound check', () => {
     await give(whole);
     await shown('whole.wav');
     // By keyboard: the end comes down from 5 s by a second at a time.
-    const to = await page.find('//*[@role="slider"][@aria-label="To"]');
-    await to.sendKeys(Key.PAGE_DOWN, Key.PAGE_DOWN);
-    const end = Number(((await to.getAttribute('aria-valuetext')) ?? '').replace(' s', ''));
+    const end = await endBy(2);
     expect(end).toBeLessThan(4.5);
     await page.button('Keep this alone');
     await shown('whole.wav, a part');
@@ -238,8 +253,7 @@ describe('sound check', () => {
     copyFileSync(take, round);
     await give(round);
     await shown('round.wav');
-    const to = await page.find('//*[@role="slider"][@aria-label="To"]');
-    await to.sendKeys(...Array.from({ length: 4 }, () => Key.PAGE_DOWN));
+    await endBy(4);
     await page.button('Round and round');
     const at = () =>
       browser.driver.executeScript<number>('return document.querySelector("audio").currentTime');
