@@ -13,7 +13,8 @@ export function canBeApart([first, ...rest]: readonly (readonly string[])[]): bo
   return !first || first.some((id) => canBeApart(rest.map((list) => list.filter((other) => other !== id))));
 }
 
-const partIn = (request: RouteRequest, id: string): Part | undefined =>
+/** A shipped part, or one that the request brings. */
+export const partIn = (request: RouteRequest, id: string): Part | undefined =>
   findPart(id) ?? request.ownParts?.find((part) => part.id === id);
 
 interface Caller {

@@ -1,9 +1,9 @@
 import { findApp, DEFAULT_APP } from '../../apps';
-import { findPart, staysPut, type Part } from '../../parts';
+import { staysPut } from '../../parts';
 import { partProblems } from '../../parts/model/part-problems';
 import { canStand, isSource, isSpoken } from '../../rig';
 import { quoteValue } from '../../schema';
-import { callersIn, lackFor } from './far-ends';
+import { callersIn, lackFor, partIn } from './far-ends';
 import { entriesOf } from './sockets';
 import { WISH_NAMES, type RequestDestination, type RouteRequest, type WishName } from './request';
 
@@ -24,9 +24,6 @@ export type RequestProblem =
     };
 
 type Problems = Generator<RequestProblem>;
-
-const partIn = (request: RouteRequest, id: string): Part | undefined =>
-  findPart(id) ?? request.ownParts?.find((part) => part.id === id);
 
 function* ownPartProblems(request: RouteRequest): Problems {
   for (const [index, part] of (request.ownParts ?? []).entries()) {
