@@ -2,7 +2,7 @@ import { heardAmongCallers } from '../engine/hearing';
 import { check } from './check';
 import { MIX_MINUS } from './origins';
 
-/** Two at far ends of whom one does not hear the other. */
+/** Two at far ends of whom one does not hear the other; where neither does it is told once. */
 export const callersDeaf = check({
   code: 'callers-deaf',
   severity: ['spoils'],
@@ -10,13 +10,21 @@ export const callersDeaf = check({
   limit: 'Peaks of at least −50 dBFS into the other’s device (our own limit).',
   aspect: 'returns',
   cures: ['mix'],
-  find: (facts) =>
-    heardAmongCallers(facts)
-      .filter(({ state }) => state === 'not' || state === 'quiet')
-      .map(({ listener, voice }) => ({
+  find: (facts) => {
+    const deaf = heardAmongCallers(facts).filter(({ state }) => state === 'not' || state === 'quiet');
+    const isDeafTo = (listener: string, voice: string) =>
+      deaf.some((d) => d.listener === listener && d.voice === voice);
+    return deaf
+      .map(({ listener, voice }) => ({ listener, voice, mutual: isDeafTo(voice, listener) }))
+      .filter(({ listener, voice, mutual }, index) =>
+        deaf.slice(0, index).every((d) => !mutual || d.listener !== voice || d.voice !== listener),
+      )
+      .map(({ listener, voice, mutual }) => ({
         where: { part: listener },
         recorder: listener,
         other: voice,
+        ...(mutual && { mutual }),
         values: [],
-      })),
+      }));
+  },
 });

@@ -45,7 +45,9 @@ export type PowerQuestion = 'start' | 'last' | 'hum';
 export type Assumption =
   | { readonly kind: 'fed'; readonly parts: readonly string[] }
   /** A switch stands anywhere but where it does. */
-  | { readonly kind: 'turned'; readonly part: string; readonly setting: string };
+  | { readonly kind: 'turned'; readonly part: string; readonly setting: string }
+  /** A free plug of what hangs together with the one is in a free socket of what hangs together with the other. */
+  | { readonly kind: 'joined'; readonly parts: readonly [string, string] };
 
 /** What a check found; code, and severity and origin where it does not say them, are the check's own. */
 export type Found = Omit<Finding, 'code' | 'severity' | 'origin'> &

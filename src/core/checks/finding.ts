@@ -46,6 +46,8 @@ export interface Finding {
   readonly sources?: readonly string[];
   readonly recorder?: string;
   readonly other?: string;
+  /** It holds of `recorder` and `other` the other way round, too. */
+  readonly mutual?: boolean;
   /** A switch of `where.part`, or a choice in its app, on which it hangs. */
   readonly setting?: string;
   readonly values: readonly Measured[];
@@ -70,5 +72,19 @@ export const findingKey = (f: Finding): string =>
 /** Every source that a finding speaks of. */
 export const sourcesOf = ({ source, sources }: Finding): readonly string[] =>
   sources ?? (source === undefined ? [] : [source]);
+
+/** The same trouble at another place: of the same source at the same recorder. */
+export const isLike = (a: Finding, b: Finding): boolean =>
+  a.code === b.code &&
+  a.recorder === b.recorder &&
+  (sourcesOf(b).length === 0 || sourcesOf(a).some((source) => sourcesOf(b).includes(source)));
+
+/** What is told of two both ways, as one trouble each way; any other finding as it is. */
+export function facesOf(finding: Finding): readonly Finding[] {
+  const { mutual, ...one } = finding;
+  if (mutual !== true || one.other === undefined) return [finding];
+  const turned = { ...one, where: { part: one.other }, recorder: one.other };
+  return [one, one.recorder === undefined ? turned : { ...turned, other: one.recorder }];
+}
 
 export const severityRank = (severity: Severity): number => SEVERITIES.indexOf(severity);

@@ -1,8 +1,8 @@
-import { checkOf, findingKey, runChecks, type Assumption, type Finding } from '../checks';
+import { checkOf, findingKey, isLike, runChecks, sourcesOf, type Assumption, type Finding } from '../checks';
 import { allFacts, type Facts } from '../engine';
 import type { Arrival } from '../engine/flow';
 import type { Listener } from '../engine/returns';
-import { applyEdit, laidParts, type Rig } from '../rig';
+import { applyEdit, bridges, laidParts, type Rig } from '../rig';
 import { verdictOf, type Verdict } from './verdict';
 
 /** What is said of a rig, in short: verdict, what becomes of each source, who hears what, findings. */
@@ -15,8 +15,11 @@ export interface Outcome {
 
 const weighs = (finding: Finding): boolean => finding.severity !== 'note';
 
-const keysOf = (facts: readonly [Facts, ...Facts[]]): ReadonlySet<string> =>
-  new Set(runChecks(facts).map(findingKey));
+/** The same trouble; what hangs on a source may be found at another place when plugs have moved. */
+const isSame = (a: Finding, b: Finding): boolean =>
+  findingKey(a) === findingKey(b) || (sourcesOf(b).length > 0 && isLike(a, b));
+
+const isIn = (findings: readonly Finding[], one: Finding): boolean => findings.some((f) => isSame(f, one));
 
 /** Every rig in which a switch stands elsewhere. */
 function turned(rig: Rig, part: string, setting: string): Rig[] {
@@ -26,12 +29,28 @@ function turned(rig: Rig, part: string, setting: string): Rig[] {
   return found.options.map((option) => applyEdit(rig, { kind: 'set', part, setting, option: option.id }));
 }
 
-/** What is found once the cause is taken for cured; undefined where no assumption cures it. */
-function withoutCause(rig: Rig, cause: Finding, assumption: Assumption): ReadonlySet<string> | undefined {
-  if (assumption.kind === 'fed') return keysOf(allFacts(rig, { fed: assumption.parts }));
-  return turned(rig, assumption.part, assumption.setting)
-    .map((other) => keysOf(allFacts(other)))
-    .find((keys) => !keys.has(findingKey(cause)));
+/** So many ways to close a gap are looked at; with more free sockets than that nobody can say which was meant. */
+const MOST_BRIDGES = 8;
+
+/** Every rig in which the gap between two parts is closed by one plug; none where there are too many ways. */
+function joined(rig: Rig, [from, to]: readonly [string, string]): Rig[] {
+  const found = bridges(rig, from, to);
+  return found.length > MOST_BRIDGES ? [] : found.map(({ a, b }) => applyEdit(rig, { kind: 'join', a, b }));
+}
+
+/** Every rig in which what is assumed holds. */
+const assumedRigs = (rig: Rig, assumption: Exclude<Assumption, { kind: 'fed' }>): Rig[] =>
+  assumption.kind === 'turned'
+    ? turned(rig, assumption.part, assumption.setting)
+    : joined(rig, assumption.parts);
+
+/** What is found once the cause is taken for cured, by the cure that leaves the least; undefined where no assumption cures it. */
+function withoutCause(rig: Rig, cause: Finding, assumption: Assumption): readonly Finding[] | undefined {
+  if (assumption.kind === 'fed') return runChecks(allFacts(rig, { fed: assumption.parts }));
+  return assumedRigs(rig, assumption)
+    .map((other) => runChecks(allFacts(other)))
+    .filter((left) => !isIn(left, cause))
+    .sort((a, b) => a.filter(weighs).length - b.filter(weighs).length)[0];
 }
 
 /**
@@ -46,10 +65,8 @@ function causesOf(rig: Rig, findings: readonly Finding[]): ReadonlyMap<Finding, 
     const left = assumption && withoutCause(rig, cause, assumption);
     if (!left) continue;
     for (const finding of findings) {
-      const key = findingKey(finding);
-      if (key !== findingKey(cause) && weighs(finding) && !left.has(key)) {
+      if (finding !== cause && weighs(finding) && !isIn(left, finding))
         because.set(finding, findingKey(cause));
-      }
     }
   }
   return because;

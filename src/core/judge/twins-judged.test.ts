@@ -293,4 +293,25 @@ describe('what the findings name', () => {
     expect(rest.map((f) => f.because?.split('|')[0])).toEqual(rest.map(() => 'switched-off'));
     expect(rest).toHaveLength(1);
   });
+  it('of a lead that is not plugged in goes whatever one plug would mend', () => {
+    const laid = judge({
+      parts: { m: 'condenser-xlr', x: 'lead-xlr', i: 'interface-one-input', t: 'tablet-usb-c' },
+      joints: ['x.pins i.mic', 'i.usb t.port'],
+      source: 'm',
+      settings: { i: { phantom: 'on' } },
+    });
+    expect(laid.findings.map((f) => [f.code, f.because?.split('|')[0]])).toEqual([
+      ['no-path', undefined],
+      ['mic-contact-open', 'no-path'],
+      ['capsule-unpowered', 'no-path'],
+    ]);
+  });
+  it('and not what would stay: phantom off is a trouble of its own', () => {
+    const laid = judge({
+      parts: { m: 'condenser-xlr', x: 'lead-xlr', i: 'interface-one-input', t: 'tablet-usb-c' },
+      joints: ['x.pins i.mic', 'i.usb t.port'],
+      source: 'm',
+    });
+    expect(laid.findings.find((f) => f.code === 'capsule-unpowered')?.because).toBeUndefined();
+  });
 });

@@ -20,6 +20,7 @@ export {
   displayName,
   endsOf,
   jointAt,
+  joinedTo,
   jointsOf,
   laidParts,
   partIn,
@@ -32,7 +33,8 @@ export {
 export type { RigEdit } from './edits';
 export { applyEdit, isSource, isSpoken, swapEdits, whyNot } from './edits';
 export { copyName, freshId, LIMITS } from './limits';
-export { freeSocketsFor } from './sockets';
+export type { Bridge } from './sockets';
+export { bridges, freeSocketsFor } from './sockets';
 export type { WayStop } from './way';
 export { wayOver } from './way';
 export { matchPorts } from './match-ports';

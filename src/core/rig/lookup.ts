@@ -87,3 +87,15 @@ export function canStand(part: Part, id: string, value: SettingValue): boolean {
     ? setting.options.some((option) => option.id === value)
     : typeof value === 'number' && value >= setting.from && value <= setting.to;
 }
+
+/** Placed parts that hang together with one, by any joint; itself among them. */
+export function joinedTo(rig: Rig, start: string): ReadonlySet<string> {
+  const seen = new Set([start]);
+  for (const id of seen) {
+    for (const joint of jointsOf(rig, id)) {
+      const far = endsOf(joint, id)?.far.part;
+      if (far !== undefined) seen.add(far);
+    }
+  }
+  return seen;
+}

@@ -1,5 +1,5 @@
 import { mate } from '../plugs';
-import { jointAt, laidParts, portOf } from './lookup';
+import { jointAt, joinedTo, laidParts, portOf } from './lookup';
 import type { PortRef, Rig } from './types.generated';
 
 /** Every free socket of the rig, on any part but its own, that takes the plug of a joint. */
@@ -15,4 +15,27 @@ export function freeSocketsFor(rig: Rig, jointId: string): PortRef[] {
         .filter(({ port, ref }) => port.gender === 'jack' && !jointAt(rig, ref) && mate(plug, port).fits)
         .map(({ ref }) => ref),
     );
+}
+
+/** A free port of the one, and one of the other, that go together. */
+export interface Bridge {
+  readonly a: PortRef;
+  readonly b: PortRef;
+}
+
+/** Every way to join two groups of parts, each all that hangs together with a part, by one plug in one socket. */
+export function bridges(rig: Rig, from: string, to: string): Bridge[] {
+  const freeOf = (start: string) => {
+    const group = joinedTo(rig, start);
+    return laidParts(rig)
+      .filter(({ placed }) => group.has(placed.id))
+      .flatMap(({ placed, part }) =>
+        part.ports.map((port) => ({ port, ref: { part: placed.id, port: port.id } })),
+      )
+      .filter(({ ref }) => !jointAt(rig, ref));
+  };
+  const far = freeOf(to);
+  return freeOf(from).flatMap((a) =>
+    far.filter((b) => mate(a.port, b.port).fits).map((b) => ({ a: a.ref, b: b.ref })),
+  );
 }

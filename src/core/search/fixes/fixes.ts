@@ -1,4 +1,4 @@
-import { checkOf, findingKey, severityRank, sourcesOf, type Cure, type Finding } from '../../checks';
+import { checkOf, facesOf, findingKey, isLike, severityRank, type Cure, type Finding } from '../../checks';
 import { allFacts, type Facts } from '../../engine';
 import { bareOutcomeFrom, outcomeOf, verdictRank, type Outcome } from '../../judge';
 import { applyEdit, type Rig, type RigEdit } from '../../rig';
@@ -36,19 +36,17 @@ const WITHOUT_END: Spent = () => false;
 
 const MOST_OFFERED = 4;
 
-/** The same trouble at another place: of the same source at the same recorder. */
-export const isLike = (a: Finding, b: Finding): boolean =>
-  a.code === b.code &&
-  a.recorder === b.recorder &&
-  (sourcesOf(b).length === 0 || sourcesOf(a).some((source) => sourcesOf(b).includes(source)));
+const keysOf = ({ findings }: Outcome): ReadonlySet<string> =>
+  new Set(findings.flatMap(facesOf).map(findingKey));
 
-/** The edited rig lost the finding and gained none that weighs as much. */
+/** The edited rig lost the finding, or one way of what was found both ways, and gained none that weighs as much. */
 export function cures(before: Outcome, after: Outcome, finding: Finding): boolean {
-  const key = findingKey(finding);
-  const known = new Set(before.findings.map(findingKey));
-  if (after.findings.some((f) => findingKey(f) === key || isLike(f, finding))) return false;
+  const found = after.findings.flatMap(facesOf);
+  const stays = (face: Finding) => found.some((f) => findingKey(f) === findingKey(face) || isLike(f, face));
+  if (facesOf(finding).every(stays)) return false;
   if (verdictRank(after.verdict) > verdictRank(before.verdict)) return false;
-  const fresh = after.findings.filter((f) => !known.has(findingKey(f)));
+  const known = keysOf(before);
+  const fresh = found.filter((f) => !known.has(findingKey(f)));
   return fresh.every((f) => severityRank(f.severity) > severityRank(finding.severity));
 }
 
@@ -89,7 +87,7 @@ class Trial {
     private readonly spent: Spent,
   ) {
     this.before = bareOutcomeFrom(facts);
-    this.known = new Set(this.before.findings.map(findingKey));
+    this.known = keysOf(this.before);
   }
 
   private outcomeAfter(edit: RigEdit): Outcome | undefined {
@@ -122,13 +120,14 @@ class Trial {
   };
 
   private readonly removes = (edit: RigEdit): boolean => {
-    const key = findingKey(this.finding);
-    return this.outcomeAfter(edit)?.findings.every((f) => findingKey(f) !== key) ?? false;
+    const outcome = this.outcomeAfter(edit);
+    const left = outcome && keysOf(outcome);
+    return left !== undefined && facesOf(this.finding).some((face) => !left.has(findingKey(face)));
   };
 
   /** Whether nothing that weighs is found after a fix that was not found before it. */
   readonly isNeat = ({ outcome }: Fix): boolean =>
-    outcome.findings.every((f) => f.severity === 'note' || this.known.has(findingKey(f)));
+    outcome.findings.flatMap(facesOf).every((f) => f.severity === 'note' || this.known.has(findingKey(f)));
 
   /** What an edit costs. */
   readonly weigh = (edit: RigEdit) => costOfEdit(this.rig, edit, this.drawer);

@@ -1,4 +1,4 @@
-import { findingKey, type Finding, type Severity } from '../../checks';
+import { facesOf, findingKey, type Finding, type Severity } from '../../checks';
 import { allFacts, type Facts } from '../../engine';
 import { bareOutcomeFrom, type Outcome } from '../../judge';
 import { applyEdit, type Rig, type RigEdit } from '../../rig';
@@ -66,9 +66,10 @@ function judgedAt(rig: Rig, runs: number): State {
 
 /** Whether something is cured, and what is found now in its place hangs on levels alone. */
 function hasOther(next: State, before: State): boolean {
-  const keys = new Set(before.judged.findings.map(findingKey));
-  const now = new Set(next.judged.findings.map(findingKey));
-  const fresh = next.judged.findings.filter((f) => f.severity !== 'note' && !keys.has(findingKey(f)));
+  const keys = new Set(before.judged.findings.flatMap(facesOf).map(findingKey));
+  const found = next.judged.findings.flatMap(facesOf);
+  const now = new Set(found.map(findingKey));
+  const fresh = found.filter((f) => f.severity !== 'note' && !keys.has(findingKey(f)));
   return [...keys].some((key) => !now.has(key)) && fresh.every(isLevel);
 }
 

@@ -1,8 +1,7 @@
-import { checkOf, findingKey, type Cure, type Finding } from '../../checks';
+import { checkOf, facesOf, findingKey, isLike, type Cure, type Finding } from '../../checks';
 import { allFacts, type Facts } from '../../engine';
 import { bareOutcomeFrom, type Outcome } from '../../judge';
 import type { Rig } from '../../rig';
-import { isLike } from '../fixes/fixes';
 
 /** A rig as it is judged on the way: what weighs, and the facts that a gain is solved from. */
 export interface Judged {
@@ -15,7 +14,7 @@ export interface Judged {
 export function judged(rig: Rig): Judged {
   const facts = allFacts(rig);
   const outcome = bareOutcomeFrom(facts);
-  const weighing = outcome.findings.filter(({ severity }) => severity !== 'note');
+  const weighing = outcome.findings.filter(({ severity }) => severity !== 'note').flatMap(facesOf);
   return { rig, facts: facts[0], outcome, weighing };
 }
 

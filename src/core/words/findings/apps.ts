@@ -57,7 +57,9 @@ const sayReturns = (rig: Rig, f: Finding): Sentence => [
 ];
 
 const sayDeaf = (rig: Rig, f: Finding): Sentence => [
-  `${capital(nameOf(rig, f.recorder))} does not hear ${nameOf(rig, f.other)}: the channel of the one belongs in the send of the other.`,
+  f.mutual === true
+    ? `${capital(nameOf(rig, f.recorder))} and ${nameOf(rig, f.other)} do not hear each other: the channel of each belongs in the send of the other.`
+    : `${capital(nameOf(rig, f.recorder))} does not hear ${nameOf(rig, f.other)}: the channel of the one belongs in the send of the other.`,
 ];
 
 const sayTwice = (rig: Rig, f: Finding): Sentence => [
