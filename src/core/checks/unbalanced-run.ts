@@ -1,4 +1,4 @@
-import { pickedUp, runsOf, recordedWays, UNBALANCED_METRES } from '../engine/levels';
+import { longestStretch, pickedUp, runsOf, recordedWays, UNBALANCED_METRES } from '../engine/levels';
 import { check, type Found } from './check';
 import { LONG_RUN } from './origins';
 
@@ -10,11 +10,7 @@ export const unbalancedRun = check({
   limit: `${UNBALANCED_METRES} m of unbalanced lead (15 to 20 ft; common practice). What it picks up is reckoned with a field of our own.`,
   cures: ['link'],
   find: (facts) =>
-    // All leads together are no longer: nothing to look for.
-    facts.rig.parts.reduce(
-      (sum, { id, length }) => sum + (length ?? facts.laid.get(id)?.part.length ?? 0),
-      0,
-    ) <= UNBALANCED_METRES
+    longestStretch(facts) <= UNBALANCED_METRES
       ? []
       : recordedWays(facts).flatMap((way): Found[] =>
           runsOf(facts, way)

@@ -87,8 +87,17 @@ export interface Facts extends RigFacts {
   readonly listeners: readonly Listener[];
 }
 
+/** Touches as text, kept as long as they are. */
+const touchKeys = new WeakMap<readonly TouchLink[], string>();
+
+function touchKey(touches: readonly TouchLink[]): string {
+  const found = touchKeys.get(touches) ?? touches.map((t) => `${t.plug} ${t.jack} ${t.joint}`).join('\n');
+  touchKeys.set(touches, found);
+  return found;
+}
+
 export const circuitKey = (circuits: readonly PartCircuit[], touches: readonly TouchLink[]): string =>
-  `${circuits.map(({ key }) => key).join('\n')}\n\n${touches.map((t) => `${t.plug} ${t.jack} ${t.joint}`).join('\n')}`;
+  `${circuits.map(({ key }) => key).join('\n')}\n\n${touchKey(touches)}`;
 
 const UNPOWERED = { isFed: () => false, isLive: () => false };
 

@@ -1,4 +1,4 @@
-import { contactKey, magnitude, type NodeKey } from '../engine/circuit';
+import { contactKey, magnitude, type NodeKey, type Wiring } from '../engine/circuit';
 import { type JointMating } from '../engine/mate';
 import { contactsOf, type Contact, type Misfit } from '../plugs';
 import type { ContactRole, PartPort } from '../parts';
@@ -30,6 +30,34 @@ export interface JointView {
   readonly expects: readonly { readonly contact: Contact; readonly role: ContactRole | null }[];
   /** The wanted sound passes here. */
   readonly alive: boolean;
+}
+
+/** What hangs on the wires alone of a joint's view. */
+interface JointRoles extends Pick<JointView, 'brings' | 'expects'> {
+  readonly ground: NodeKey | undefined;
+}
+
+/** Kept as long as the circuit is. */
+const known = new WeakMap<Wiring, Map<string, JointRoles>>();
+
+function rolesOf(facts: Facts, mated: JointMating): JointRoles {
+  const own = known.get(facts.wires) ?? new Map<string, JointRoles>();
+  known.set(facts.wires, own);
+  const kept = own.get(mated.joint.id);
+  if (kept) return kept;
+  const { joint, plugPort, jackPort } = mated;
+  const roles = (ref: PortRef, port: PartPort) =>
+    contactsOf(port.connector).map((contact) => ({
+      contact,
+      role: roleBehind(facts, joint.id, contactKey(ref.part, ref.port, contact)),
+    }));
+  const found = {
+    brings: roles(joint.plug, plugPort),
+    expects: roles(joint.jack, jackPort),
+    ground: groundNode(facts, mated),
+  };
+  own.set(joint.id, found);
+  return found;
 }
 
 /** The wanted sound is there when at least this share of the source is. A limit of our own. */
@@ -76,7 +104,7 @@ function jointAlive(facts: Facts, mated: JointMating): boolean {
 
 function contactViews(facts: Facts, mated: JointMating): ContactView[] {
   const { joint, mating } = mated;
-  const ground = groundNode(facts, mated);
+  const { ground } = rolesOf(facts, mated);
   return (facts.reading.meetings.get(joint.id) ?? []).map(({ jack, plug }) => {
     const node = contactKey(joint.jack.part, joint.jack.port, jack);
     const touch = mating.fits ? mating.touches.find((t) => t.jack === jack) : undefined;
@@ -94,11 +122,7 @@ function contactViews(facts: Facts, mated: JointMating): ContactView[] {
 export function jointViews(facts: Facts): JointView[] {
   return facts.matings.map((mated) => {
     const { joint, plugPort, jackPort, mating } = mated;
-    const roles = (ref: PortRef, port: PartPort) =>
-      contactsOf(port.connector).map((contact) => ({
-        contact,
-        role: roleBehind(facts, joint.id, contactKey(ref.part, ref.port, contact)),
-      }));
+    const { brings, expects } = rolesOf(facts, mated);
     return {
       id: joint.id,
       plug: joint.plug,
@@ -107,8 +131,8 @@ export function jointViews(facts: Facts): JointView[] {
       jackPort,
       ...(!mating.fits && { misfit: mating.misfit }),
       contacts: contactViews(facts, mated),
-      brings: roles(joint.plug, plugPort),
-      expects: roles(joint.jack, jackPort),
+      brings,
+      expects,
       alive: jointAlive(facts, mated),
     };
   });

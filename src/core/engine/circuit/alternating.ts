@@ -4,7 +4,7 @@ import type { SoundSource } from './excite';
 import { NOTHING_COMES, type Network } from './network';
 import type { Loop } from './loops';
 import { drivenBy, stageOrder } from './stages';
-import { ZERO, magnitude, minus, plus, product, times, type Phasor } from './system';
+import { ZERO, magnitude, plus, product, times, type Phasor } from './system';
 
 export const REFERENCE_FREQUENCY: Hertz = hertz(1000);
 
@@ -71,6 +71,8 @@ class StagedNetwork {
   }
 }
 
+const isNothing = ({ re, im }: Phasor): boolean => re === 0 && im === 0;
+
 /** Solves the circuit at `frequency`; `alive` says which sound sources work (a capsule without bias does not). */
 export function solveAlternating(
   network: Network,
@@ -92,42 +94,36 @@ export function solveAlternating(
   const { component } = network.split;
   const joined = (from: number | undefined, to: number | undefined): from is number =>
     from !== undefined && to !== undefined && component.get(from) === component.get(to);
-  const fields = new Map<string, Map<number, Phasor>>();
-  const at = (source: string, net: number): Phasor => {
-    const field = fields.get(source) ?? new Map<number, Phasor>();
-    fields.set(source, field);
-    const known = field.get(net);
-    if (known) return known;
-    let sum = ZERO;
-    for (const [exciter, volts] of excitedBy(source)) {
-      sum = plus(sum, product(network.at(exciter, net, omega), volts));
-    }
-    field.set(net, sum);
-    return sum;
-  };
-  const reached = new Map<string, ReadonlySet<string | undefined>>();
   const reaches = (source: string, where: string | undefined): boolean => {
-    const known =
-      reached.get(source) ??
-      new Set([...excitedBy(source).keys()].flatMap((id) => [...(network.componentsOf.get(id) ?? [])]));
-    reached.set(source, known);
-    return known.has(where);
+    const volts = excitedBy(source);
+    return network.excitersIn(where).some((exciter) => volts.has(exciter));
+  };
+  const sumOf = (source: string, from: number, to: number): Phasor => {
+    const volts = excitedBy(source);
+    let [re, im] = [0, 0];
+    for (const [exciter, gain] of network.brings(from, to, omega)) {
+      const own = volts.get(exciter);
+      if (!own) continue;
+      re += gain.re * own.re - gain.im * own.im;
+      im += gain.re * own.im + gain.im * own.re;
+    }
+    return { re, im };
   };
   return {
     loops: staged.order.loops,
     contributions: (source, from, to) => {
       if (!joined(from, to) || to === undefined) return [];
-      const here = component.get(from);
-      return [...excitedBy(source)].flatMap(([exciter, volts]) =>
-        network.componentsOf.get(exciter)?.has(here)
-          ? [{ exciter, volts: product(network.across(exciter, from, to, omega), volts) }]
-          : [],
-      );
+      const volts = excitedBy(source);
+      return network.brings(from, to, omega).flatMap(([exciter, gain]) => {
+        const own = volts.get(exciter);
+        return own ? [{ exciter, volts: product(gain, own) }] : [];
+      });
     },
     driven: (source, drive) => 20 * Math.log10(magnitude(excitedBy(source).get(drive) ?? ZERO)),
-    gain: (source, from, to) =>
-      joined(from, to) && to !== undefined && reaches(source, component.get(from))
-        ? minus(at(source, from), at(source, to))
-        : undefined,
+    gain: (source, from, to) => {
+      if (!joined(from, to) || to === undefined) return undefined;
+      const sum = sumOf(source, from, to);
+      return isNothing(sum) && !reaches(source, component.get(from)) ? undefined : sum;
+    },
   };
 }

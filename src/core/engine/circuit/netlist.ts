@@ -203,7 +203,16 @@ export function netPaths(
 }
 
 /** Contacts that touch, joint by joint, as this reading has them. */
-export function touchLinks(matings: readonly JointMating[], reading: Reading): TouchLink[] {
+export function touchLinks(matings: readonly JointMating[], reading: Reading): readonly TouchLink[] {
+  const found = linked.get(reading) ?? linksOf(matings, reading);
+  linked.set(reading, found);
+  return found;
+}
+
+/** Kept with their reading, which belongs to one list of joints. */
+const linked = new WeakMap<Reading, readonly TouchLink[]>();
+
+function linksOf(matings: readonly JointMating[], reading: Reading): TouchLink[] {
   return matings.flatMap(({ joint }) =>
     (reading.meetings.get(joint.id) ?? []).flatMap(({ jack, plug }) =>
       plug === null

@@ -47,6 +47,28 @@ function placesOf(split: Split): Places {
  * Everything of a circuit that gains of stages do not change: nets, direct voltages, how each exciter's block answers; each worked
  * out when first asked for. Kept by content, so that a knob pays for none of it.
  */
+/** Exciters with what one volt of each brings to a place. */
+type Brought = readonly (readonly [exciter: string, gain: Phasor])[];
+
+const NOBODY: readonly string[] = [];
+
+/** Two numbers of nets in one: no rig has so many. */
+const MOST_NETS = 2 ** 24;
+
+function inhabitants(
+  componentsOf: ReadonlyMap<string, ReadonlySet<string | undefined>>,
+): ReadonlyMap<string | undefined, readonly string[]> {
+  const found = new Map<string | undefined, string[]>();
+  for (const [exciter, components] of componentsOf) {
+    for (const component of components) {
+      const known = found.get(component);
+      if (known) known.push(exciter);
+      else found.set(component, [exciter]);
+    }
+  }
+  return found;
+}
+
 export class Network {
   private readonly circuit: {
     readonly elements: readonly NetElement[];
@@ -137,6 +159,29 @@ export class Network {
 
   across(exciter: string, from: number, to: number, omega: number): Phasor {
     return minus(this.at(exciter, from, omega), this.at(exciter, to, omega));
+  }
+
+  private madeInhabitants?: ReadonlyMap<string | undefined, readonly string[]>;
+  /** The exciters that reach a connected component. */
+  excitersIn(component: string | undefined): readonly string[] {
+    this.madeInhabitants ??= inhabitants(this.componentsOf);
+    return this.madeInhabitants.get(component) ?? NOBODY;
+  }
+
+  private readonly brought = new Map<number, Map<number, Brought>>();
+  /** What one volt of each exciter brings between two nets of one component, where it is anything; kept for the next gains. */
+  brings(from: number, to: number, omega: number): Brought {
+    const at = this.brought.get(omega) ?? new Map<number, Brought>();
+    this.brought.set(omega, at);
+    const key = from * MOST_NETS + to;
+    const known = at.get(key);
+    if (known) return known;
+    const found = this.excitersIn(this.split.component.get(from)).flatMap((exciter) => {
+      const gain = this.across(exciter, from, to, omega);
+      return gain.re === 0 && gain.im === 0 ? [] : [[exciter, gain] as const];
+    });
+    at.set(key, found);
+    return found;
   }
 
   /** What an exciter brings to each sense, where anything comes. */

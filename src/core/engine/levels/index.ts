@@ -6,4 +6,12 @@ export { chainResponse, FREQUENCIES } from './response';
 export type { RecordedWay, Staircase, Step } from './staircase';
 export { fullScaleOf, inputOf, loudestChain, recordedWays, staircases } from './staircase';
 export type { Place, Run, RunOnWay, RunStop } from './runs';
-export { metresFor, pickedUp, runsAlong, runsOf, UNBALANCED_METRES, VOLTS_PER_METRE } from './runs';
+export {
+  longestStretch,
+  metresFor,
+  pickedUp,
+  runsAlong,
+  runsOf,
+  UNBALANCED_METRES,
+  VOLTS_PER_METRE,
+} from './runs';

@@ -29,7 +29,7 @@ const carriesSound = ({ part }: RunStop): boolean =>
   part.ports.some(({ connector }) => !contactsOf(connector).includes('D') && connector !== 'radio');
 
 /** Copper and passive things that pass both conductors on alike, such as a pad: the run goes on through them. */
-const passesOn = ({ part }: RunStop): boolean =>
+const passesOn = ({ part }: Pick<RunStop, 'part'>): boolean =>
   isWiring(part) ||
   (part.ports.length > 1 &&
     part.ports.every(({ direction }) => direction === 'through') &&
@@ -94,6 +94,25 @@ export function runsAlong(way: readonly RunStop[]): Run[] {
 
 /** An unbalanced run longer than this picks up hum and loses treble (15 to 20 ft; common practice). */
 export const UNBALANCED_METRES = 6;
+
+/** No run of a rig is longer than this: the most metres of wiring that hang together, whatever passes there. */
+export function longestStretch({ rig, laid }: Facts): Metres {
+  const group = new Map([...laid.values()].filter(passesOn).map(({ placed }) => [placed.id, placed.id]));
+  const headOf = (id: string): string => {
+    const up = group.get(id) ?? id;
+    return up === id ? id : headOf(up);
+  };
+  for (const { plug, jack } of rig.joints) {
+    if (group.has(plug.part) && group.has(jack.part)) group.set(headOf(plug.part), headOf(jack.part));
+  }
+  const lengths = new Map<string, number>();
+  for (const id of group.keys()) {
+    const one = laid.get(id);
+    const own = one?.placed.length ?? one?.part.length ?? 0;
+    lengths.set(headOf(id), (lengths.get(headOf(id)) ?? 0) + own);
+  }
+  return metres(Math.max(0, ...lengths.values()));
+}
 
 /** Where a lead lies. */
 export type Place = 'quiet' | 'show' | 'stage';

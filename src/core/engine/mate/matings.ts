@@ -36,8 +36,23 @@ function matingOf(plug: PartPort, jack: PartPort): Mating {
   return known;
 }
 
+/** By the rig's list of joints, which is never changed in place: a knob that is turned leaves it as it is. */
+const known = new WeakMap<
+  Rig['joints'],
+  { readonly of: string; readonly own: Rig['ownParts']; readonly found: JointMating[] }
+>();
+
 /** Every joint of the rig whose ports exist, mated. */
-export function mateJoints(rig: Rig): JointMating[] {
+export function mateJoints(rig: Rig): readonly JointMating[] {
+  const of = rig.parts.map(({ id, part }) => `${id} ${part}`).join('\n');
+  const kept = known.get(rig.joints);
+  if (kept?.of === of && kept.own === rig.ownParts) return kept.found;
+  const found = matingsOf(rig);
+  known.set(rig.joints, { of, own: rig.ownParts, found });
+  return found;
+}
+
+function matingsOf(rig: Rig): JointMating[] {
   return rig.joints.flatMap((joint) => {
     const plugPort = portOf(rig, joint.plug);
     const jackPort = portOf(rig, joint.jack);
@@ -49,8 +64,17 @@ export function mateJoints(rig: Rig): JointMating[] {
 const likeliest = (mating: Mating): Meeting[] =>
   mating.fits ? mating.touches.map(({ jack, plug }) => ({ jack, plug: plug[0] ?? null })) : [];
 
+const read = new WeakMap<readonly JointMating[], readonly Reading[]>();
+
+/** Every reading of joints, kept as long as they are. */
+export function readings(matings: readonly JointMating[]): readonly Reading[] {
+  const found = read.get(matings) ?? readingsOf(matings);
+  read.set(matings, found);
+  return found;
+}
+
 /** The likeliest reading first, then one for each other contact that a spring of an uncertain joint may meet. */
-export function readings(matings: readonly JointMating[]): Reading[] {
+function readingsOf(matings: readonly JointMating[]): Reading[] {
   const nominal = new Map(matings.map(({ joint, mating }) => [joint.id, likeliest(mating)]));
   const others = matings.flatMap(({ joint, mating }) =>
     mating.fits
