@@ -7,6 +7,7 @@ import { layoutCost, rigOf, withJoint, withPiece, type Layout } from '../src/cor
 import { bestOf, type Found } from '../src/core/search/route/rank';
 import { repairsOf } from '../src/core/search/route/repairs';
 import type { RouteRequest } from '../src/core/search/route/request';
+import { lostOf } from '../src/core/search/route/lost';
 import { isTouchy } from '../src/core/search/route/touchy';
 import { overruns } from '../src/core/search/route/runs';
 import { purseOf } from '../src/core/search/route/search';
@@ -132,6 +133,8 @@ export function bestOfAll(
         kind: layout.kind,
         overruns: overruns(layout),
         touchy: isTouchy(facts),
+        lost: lostOf(facts),
+        apart: request.wishes?.channels === 'apart',
       });
     else if (judged.verdict !== 'clean' && layout.pieces.length < longest + 4) {
       queue.push(...repairsOf(layout, judged, request, stock));

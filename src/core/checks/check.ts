@@ -53,6 +53,12 @@ export type Assumption =
 export type Found = Omit<Finding, 'code' | 'severity' | 'origin'> &
   Partial<Pick<Finding, 'severity' | 'origin'>>;
 
+/** A part that a source comes into past mending. `byFar`: whatever copper had led there. */
+export interface Lost {
+  readonly part: string;
+  readonly byFar: boolean;
+}
+
 /** One thing that can be wrong with a rig, with all that is known of it but its words. */
 export interface Check<Code extends string = string> {
   readonly code: Code;
@@ -71,6 +77,8 @@ export interface Check<Code extends string = string> {
   readonly find: (facts: Facts, others: readonly Facts[]) => readonly Found[];
   /** Asked only about sources for which nothing else was found. */
   readonly lastResort?: boolean;
+  /** Where the source comes in with the trouble already on it: whatever follows there, it stays. A search need not try. */
+  readonly isLostAt?: (facts: Facts, finding: Finding) => Lost | undefined;
   /** How the pipeline finds the consequences of a finding; without it a finding has none. */
   readonly assume?: (finding: Finding) => Assumption | undefined;
 }

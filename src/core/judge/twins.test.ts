@@ -42,6 +42,19 @@ const voiceBox = (ears: boolean, settings: Record<string, string | number> = {})
   settings: { box: { gain: 36, ...settings } },
 });
 
+/** The same box behind a splitter, whose own socket holds the headphones or nothing. */
+const voiceBoxForked = (ears: boolean): RigSketch => ({
+  parts: { ...voiceBox(ears).parts, fork: 'splitter-trrs' },
+  joints: [
+    'mic.out box.mic',
+    'box.plug fork.mic',
+    'fork.plug phone.jack',
+    ...(ears ? ['ears.plug fork.phones'] : []),
+  ],
+  settings: voiceBox(ears).settings,
+  recorder: 'phone',
+});
+
 const CONTACTS: readonly Twins[] = [
   {
     name: 'TRS plug in a headset jack: sound unchanged, no message',
@@ -305,6 +318,13 @@ const POWER: readonly Twins[] = [
     state: 'wrong-mic',
     faulty: voiceBox(false),
     clean: voiceBox(true),
+  },
+  {
+    name: 'the same behind a splitter: nothing there loads the phone either',
+    code: 'not-noticed',
+    state: 'wrong-mic',
+    faulty: voiceBoxForked(false),
+    clean: voiceBoxForked(true),
   },
   {
     name: 'phantom through a plain adapter into a clip-on microphone',

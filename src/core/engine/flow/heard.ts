@@ -19,8 +19,10 @@ export const SIDE_WITHIN: Decibels = decibels(20);
 export const peakOf = (channel: InputChannel, source: string): DbFs =>
   dbFs(Math.max(-Infinity, ...channel.signals.filter((s) => s.source.placed === source).map((s) => s.peak)));
 
-export const isAudible = (channel: InputChannel, source: string): boolean =>
-  peakOf(channel, source) >= channel.noise + AUDIBLE_OVER_NOISE;
+export function isAudible(channel: InputChannel, source: string): boolean {
+  const peak = peakOf(channel, source);
+  return Number.isFinite(peak) && peak >= channel.noise + AUDIBLE_OVER_NOISE;
+}
 
 const NOTHING: InputChannel = {
   side: 'mono',

@@ -4,7 +4,7 @@ export type { Arrival, Sides, SourceState } from './arrivals';
 export { arrivalOf, carrying } from './arrivals';
 export { AUDIBLE_OVER_NOISE, SIDE_WITHIN, heardBy, isAudible, peakOf } from './heard';
 export type { BandLoss, ResponseContext } from './response';
-export { bandLoss } from './response';
+export { bandLoss, bandLossAt } from './response';
 export type { Choice, LeftAlone, Track } from './policy';
 export { appOf, chooseInput, monitoringOf, selectInput, takeOf, tracksOf, wayAs, wayOf } from './policy';
 export type { HostInput, InputChannel, InputContext, Sensed } from './inputs';

@@ -8,7 +8,7 @@ import {
   type Phasor,
 } from '../circuit';
 import type { AttachedDevice } from '../bus';
-import { isPlainLink, type BusDevice, type Capture, type CaptureChannel, type Quantity } from '../../parts';
+import { isPassiveLink, type BusDevice, type Capture, type CaptureChannel, type Quantity } from '../../parts';
 import { jointAt, jointsOf, settingOf, type LaidPart, type PortRef, type Rig } from '../../rig';
 import {
   dbFs,
@@ -111,17 +111,30 @@ function channel(
   const fullScale = fullScaleOf(context, placed, capture, spec);
   const plus = context.nets.of(nodeKey(placed, spec.plus));
   const minus = context.nets.of(nodeKey(placed, spec.minus));
-  const noises: DbFs[] = [noiseAt(capture.noise, fullScale)];
-  if (plugged) noises.push(noiseAt(context.noise(plus, minus), fullScale));
-  const signals = context.sources.flatMap((source) => {
+  const came = context.sources.flatMap((source) => {
     const gain = context.alternating.gain(source.id, plus, minus);
     if (!gain || magnitude(gain) < ROUNDING) return [];
     const loss = gainToDb(magnitude(gain));
-    noises.push(noiseAt(dbV(source.noise + loss), fullScale));
     const rms = dbV(source.level + loss);
-    return [{ source, rms, peak: peakAt(rms, fullScale, source.crest), gain }];
+    const signal = { source, rms, peak: peakAt(rms, fullScale, source.crest), gain };
+    return [{ signal, noise: noiseAt(dbV(source.noise + loss), fullScale) }];
   });
-  return { side: spec.side, number, fullScale, signals, noise: dbFs(powerSumDb(noises)) };
+  const noise = () => [
+    noiseAt(capture.noise, fullScale),
+    ...(plugged ? [noiseAt(context.noise(plus, minus), fullScale)] : []),
+    ...came.map((one) => one.noise),
+  ];
+  let known: DbFs | undefined;
+  return {
+    side: spec.side,
+    number,
+    fullScale,
+    signals: came.map(({ signal }) => signal),
+    // Dear, and asked of the channels alone to which something comes.
+    get noise() {
+      return (known ??= dbFs(powerSumDb(noise())));
+    },
+  };
 }
 
 function sense(context: InputContext, placed: string, capture: Capture): Sensed | undefined {
@@ -139,24 +152,28 @@ export const socketsOf = (capture: Capture): string[] => [
   ...new Set([capture.port, ...capture.channels.flatMap((channel) => channel.socket ?? [])]),
 ];
 
-/** The part on the way to a host's own socket of which the host takes no notice: a socket of it must be in use. */
+/**
+ * The part on the way to a host's own socket of which the host takes no notice: a socket of it must be in use, or something that loads
+ * as headphones do hangs on the same contacts by a splitter.
+ */
 function unnoticedAt(context: InputContext, placed: string, port: string): PortRef | undefined {
   const { rig, laid } = context;
   const seen = new Set([placed]);
   const queue = [jointAt(rig, { part: placed, port })];
+  let found: PortRef | undefined;
   for (const joint of queue) {
     for (const id of joint ? [joint.plug.part, joint.jack.part] : []) {
       if (seen.has(id)) continue;
       seen.add(id);
       const part = laid.get(id)?.part;
-      if (part?.noticedWith !== undefined)
-        return jointAt(rig, { part: id, port: part.noticedWith })
-          ? undefined
-          : { part: id, port: part.noticedWith };
-      if (part && isPlainLink(part)) queue.push(...jointsOf(rig, id));
+      if (part?.ears !== undefined) return undefined;
+      if (part?.noticedWith !== undefined) {
+        if (jointAt(rig, { part: id, port: part.noticedWith })) return undefined;
+        found ??= { part: id, port: part.noticedWith };
+      } else if (part && isPassiveLink(part)) queue.push(...jointsOf(rig, id));
     }
   }
-  return undefined;
+  return found;
 }
 
 function hostInput(

@@ -56,30 +56,56 @@ function unloaded(laid: LaidPart | undefined, voice: VoiceSource, at: Hertz): nu
   return gain ? gainToDb(magnitude(gain)) : 0;
 }
 
+/** How loud a source is in the middle of its band, per volt of it, and what it loses at its worst place against that. */
+interface Lost {
+  readonly middle: number;
+  readonly loss: BandLoss;
+}
+
+function lostBetween(context: ResponseContext, voice: VoiceSource, plus?: number, minus?: number): Lost[] {
+  const levels = places(voice.band).map((at) => {
+    const gain = context.alternatingAt(at).gain(voice.id, plus, minus);
+    const own = unloaded(context.laid.get(voice.placed), voice, at);
+    return { at, level: gain ? gainToDb(magnitude(gain)) - own : -Infinity };
+  });
+  const middle = levels[0]?.level ?? -Infinity;
+  if (!Number.isFinite(middle)) return [];
+  const worst = levels.reduce((low, one) => (one.level < low.level ? one : low));
+  return [{ middle, loss: { decibels: decibels(middle - worst.level), at: worst.at } }];
+}
+
+/** Two nodes between which something listens. */
+export interface Ends {
+  readonly plus: string;
+  readonly minus: string;
+}
+
+/** The loss of a source where it is loudest between some nodes of the circuit. */
+export function bandLossAt(
+  context: ResponseContext,
+  source: string,
+  ends: readonly Ends[],
+): BandLoss | undefined {
+  const found = context.voices
+    .filter((voice) => voice.placed === source && Number.isFinite(voice.level))
+    .flatMap((voice) =>
+      ends.flatMap(({ plus, minus }) =>
+        lostBetween(context, voice, context.nets.of(plus), context.nets.of(minus)),
+      ),
+    );
+  const loudest = found.reduce<Lost | undefined>(
+    (top, one) => (top && top.middle >= one.middle ? top : one),
+    undefined,
+  );
+  return loudest?.loss;
+}
+
 /**
  * The loss of a source on its way to an input's converter, by the circuit's own response: its worst place in the band against
  * 1 kHz, beside what it gives there with nothing plugged in. Undefined where nothing of it comes.
  */
 export function bandLoss(context: ResponseContext, input: HostInput, source: string): BandLoss | undefined {
-  const net = (node: string) => context.nets.of(nodeKey(input.placed, node));
-  const found = context.voices
-    .filter((voice) => voice.placed === source && Number.isFinite(voice.level))
-    .flatMap((voice) =>
-      input.capture.channels.flatMap(({ plus, minus }) => {
-        const levels = places(voice.band).map((at) => {
-          const gain = context.alternatingAt(at).gain(voice.id, net(plus), net(minus));
-          const own = unloaded(context.laid.get(source), voice, at);
-          return { at, level: gain ? gainToDb(magnitude(gain)) - own : -Infinity };
-        });
-        const middle = levels[0]?.level ?? -Infinity;
-        if (!Number.isFinite(middle)) return [];
-        const worst = levels.reduce((low, one) => (one.level < low.level ? one : low));
-        return [{ middle, loss: { decibels: decibels(middle - worst.level), at: worst.at } }];
-      }),
-    );
-  const loudest = found.reduce<(typeof found)[number] | undefined>(
-    (top, one) => (top && top.middle >= one.middle ? top : one),
-    undefined,
-  );
-  return loudest?.loss;
+  const node = (name: string) => nodeKey(input.placed, name);
+  const ends = input.capture.channels.map(({ plus, minus }) => ({ plus: node(plus), minus: node(minus) }));
+  return bandLossAt(context, source, ends);
 }

@@ -1,4 +1,3 @@
-import { isHopeless, settle } from '../settings';
 import { findPart, type Part, isSupply, isHeadphones } from '../../parts';
 import type { Stock } from './attach';
 import { chargesThrough } from './charging';
@@ -16,7 +15,7 @@ import {
   type Purse,
 } from './inventory';
 import { socketKind } from './chains';
-import { between, layoutCost, rigOf, type Layout, type Piece } from './layout';
+import { between, layoutCost, type Layout, type Piece } from './layout';
 import {
   bestOf,
   boxesOf,
@@ -29,14 +28,12 @@ import {
   weightOf,
   type Found,
 } from './rank';
-import { repairsOf } from './repairs';
 import type { RouteRequest } from './request';
 import { overruns } from './runs';
 import { passesCharge, streamsOf, type Ground, type Stream } from './streams';
-import { isCallIn, leastForCallers, settleCallIn } from './call-in';
+import { leastForCallers } from './call-in';
 import { callersIn } from './far-ends';
-import { isTouchy } from './touchy';
-import { keepsWishes, meets } from './wishes';
+import type { Verdicts } from './verdicts';
 
 /** The part that a request names. */
 export const partFor = (request: RouteRequest, id: string): Part => {
@@ -65,15 +62,6 @@ function supplyExtra(parts: readonly Part[], purse: Purse): Ground['extra'] {
     !digital && part.power?.every((source) => 'port' in source) ? least : NOTHING;
 }
 
-/** Two layouts of one key are one. */
-const keyOf = ({ pieces, joints }: Layout): string =>
-  [
-    ...pieces.map(({ id, length }) => `${id} ${length ?? ''}`),
-    ...joints.map(({ plug, jack }) => `${plug.part}.${plug.port} ${jack.part}.${jack.port}`),
-  ]
-    .sort()
-    .join('|');
-
 /** A stream with its bound, which only a step of its own changes. */
 interface Bounded {
   readonly stream: Stream;
@@ -93,6 +81,7 @@ const MOST_DIVE = 150;
 export class Search {
   private readonly streams: Bounded[];
   private readonly waiting = new Heap<{ layout: Layout; cost: Cost }>((a, b) => compareCosts(a.cost, b.cost));
+  /** Shapes: of layouts that differ by like things exchanged one is enough. */
   private readonly seen = new Set<string>();
   private readonly surcharge: Cost;
   private readonly stock: Stock;
@@ -107,6 +96,8 @@ export class Search {
     ground: Omit<Ground, 'ceiling' | 'extra' | 'needless'>,
     private readonly pass: Pass,
     private readonly count: number,
+    /** Of all searches for the request. */
+    private readonly verdicts: Verdicts,
     /** What a narrower search of the same pass has found. */
     known: readonly Found[] = [],
   ) {
@@ -127,7 +118,7 @@ export class Search {
     const cost = layoutCost(layout, this.stock.purse);
     if (this.ceiling && compareWeights(cost, this.ceiling) > 0) return;
     if (!this.pass.longRuns && overruns(layout) > 0) return;
-    const key = keyOf(layout);
+    const key = this.verdicts.shapeOf(layout);
     if (this.seen.has(key)) return;
     this.seen.add(key);
     if (cost.price <= (this.request.wishes?.budget ?? Infinity)) this.waiting.push({ layout, cost });
@@ -145,17 +136,26 @@ export class Search {
       )
     )
       return;
-    this.judged += 1;
-    const settleIt = this.request.wishes?.callers ? settleCallIn : settle;
-    const { rig, judged, facts } = settleIt(rigOf(layout, this.request));
-    const answers = !this.request.wishes?.callers || isCallIn(facts);
-    if (answers && meets(layout, judged, this.request) && keepsWishes(layout, this.request.wishes ?? {})) {
-      const [long, touchy] = [overruns(layout), isTouchy(facts)];
-      this.keep({ layout, rig, judged, cost, kind: layout.kind, overruns: long, touchy });
+    const { verdict, fresh } = this.verdicts.of(layout);
+    if (fresh) this.judged += 1;
+    if (!verdict.answers) {
+      for (const repaired of verdict.repaired) this.offer(repaired);
       return;
     }
-    if (judged.verdict === 'clean' || isHopeless(judged)) return;
-    for (const repaired of repairsOf(layout, judged, this.request, this.stock)) this.offer(repaired);
+    const { rig, judged, touchy, lost } = verdict;
+    const apart = this.request.wishes?.channels === 'apart';
+    const { kind } = verdict.layout;
+    this.keep({
+      layout: verdict.layout,
+      rig,
+      judged,
+      cost,
+      kind,
+      overruns: overruns(layout),
+      touchy,
+      apart,
+      lost,
+    });
   }
 
   private best: readonly Found[] = [];
@@ -221,7 +221,7 @@ export class Search {
   /** Takes over what another search of the same pass has found. */
   adopt(found: readonly Found[]): void {
     for (const one of found) {
-      const key = keyOf(one.layout);
+      const key = this.verdicts.shapeOf(one.layout);
       if (this.seen.has(key)) continue;
       this.seen.add(key);
       this.keep(one);

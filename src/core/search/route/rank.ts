@@ -19,6 +19,10 @@ export interface Found {
   readonly kind: string;
   /** Unbalanced runs longer than practice allows. */
   readonly overruns: number;
+  /** Each source was to have a side of its own: one side is all that is wanted of it. */
+  readonly apart: boolean;
+  /** What is lost at the worst place of a source's band, dB. */
+  readonly lost: number;
   /** A line output is kept from clipping a microphone input by knobs alone. */
   readonly touchy: boolean;
 }
@@ -36,17 +40,22 @@ export const qualityOf = (judged: Outcome): number => Math.round(Math.min(...jud
 const CLEAR = 45;
 const HISS = 1;
 
-type Weighed = Pick<Found, 'cost' | 'judged' | 'touchy'>;
+/** So much of a band is hardly missed, dB; each dB more, up to half the power, where it is a finding, weighs as much. Ours. */
+const HARDLY = 1;
+const DULL = 10;
+
+type Weighed = Pick<Found, 'cost' | 'judged' | 'touchy' | 'apart' | 'lost'>;
 
 /** Copying a side over, each time, weighs as much. Ours. */
 const ONE_SIDE = 5;
 
 /** Money and bother, and what a hiss, touchy knobs and a side left empty weigh. */
-export const weightOf = ({ cost, judged, touchy }: Weighed): number =>
+export const weightOf = ({ cost, judged, touchy, apart, lost }: Weighed): number =>
   cost.weight +
   HISS * Math.max(0, CLEAR - qualityOf(judged)) +
+  DULL * Math.max(0, lost - HARDLY) +
   (touchy ? TOUCHY : 0) +
-  (isWhole({ judged }) ? 0 : ONE_SIDE);
+  (isWhole({ judged, apart }) ? 0 : ONE_SIDE);
 
 const PLACES: ReadonlyMap<string, number> = new Map(CATALOGUE.map(({ id }, index) => [id, index]));
 
@@ -102,10 +111,16 @@ function laidOut(layout: Layout): string[] {
   return [...charges, ...(leavesHeadphones(layout) ? ['headphones'] : [])];
 }
 
-/** What a route gives beside the recording: the same, and both sides. */
-export function givesOf({ layout, judged }: Pick<Found, 'layout' | 'judged'>): string[] {
+const given = new WeakMap<Outcome, readonly string[]>();
+
+/** What a route gives beside the recording: the same, and both sides. Kept with its outcome. */
+export function givesOf({ layout, judged }: Pick<Found, 'layout' | 'judged'>): readonly string[] {
+  const known = given.get(judged);
+  if (known) return known;
   const sides = judged.arrives.some((a) => a.channels === 'both') ? ['both sides'] : [];
-  return [...laidOut(layout), ...sides];
+  const found = [...laidOut(layout), ...sides];
+  given.set(judged, found);
+  return found;
 }
 
 /** Sources of one kind may change places: which of them takes which way does not make it another. */
@@ -141,9 +156,9 @@ const endsOf = ({ kind }: Pick<Found, 'kind'>): string => {
 /** Nothing that is put in makes it clearer to the ear. */
 export const isClear = ({ judged }: Pick<Found, 'judged'>): boolean => qualityOf(judged) >= CLEAR;
 
-/** Both sides are there, where there are two. */
-export const isWhole = ({ judged }: Pick<Found, 'judged'>): boolean =>
-  judged.arrives.every(({ channels }) => channels === 'both' || channels === 'mono');
+/** Both sides are there, where there are two and both are wanted. */
+export const isWhole = ({ judged, apart }: Pick<Found, 'judged' | 'apart'>): boolean =>
+  apart || judged.arrives.every(({ channels }) => channels === 'both' || channels === 'mono');
 
 /** It has a stage of its own. */
 const amplifies = ({ paths = [] }: Part): boolean => paths.length > 0;
@@ -198,8 +213,8 @@ export function isBoundToPad(layout: Layout, a: Found): boolean {
 
 /** Whether `b` is of the same kind as a better one, and gives nothing that it does not. */
 function isLess(b: Found, a: Found): boolean {
-  const given = givesOf(a);
-  return b.kind === a.kind && givesOf(b).every((one) => given.includes(one));
+  const gives = givesOf(a);
+  return b.kind === a.kind && givesOf(b).every((one) => gives.includes(one));
 }
 
 /** Of routes of one kind the best, without those that are a better one with something needless in it; at most `count`. */
@@ -207,8 +222,9 @@ export function bestOf(found: readonly Found[], count: number, prefer?: Preferen
   const compare = compareFound(prefer);
   const kinds = new Map<string, Found>();
   for (const one of found) {
-    const known = kinds.get(sortOf(one));
-    if (!known || compare(one, known) < 0) kinds.set(sortOf(one), one);
+    const sort = sortOf(one);
+    const known = kinds.get(sort);
+    if (!known || compare(one, known) < 0) kinds.set(sort, one);
   }
   const best: Found[] = [];
   for (const one of [...kinds.values()].sort(compare)) {

@@ -8,6 +8,7 @@ import { poolOf, type Pool } from './pool';
 import { bestOf, compareFound, type Found } from './rank';
 import type { RouteRequest } from './request';
 import { type Ground } from './streams';
+import { Verdicts } from './verdicts';
 import { isAllowed } from './wishes';
 import { partFor, Search, type Pass } from './pass';
 
@@ -216,6 +217,7 @@ export function* search(
   let ruledOut = Infinity;
   let steps = 0;
   const passes = passesOf(grades, request);
+  const verdicts = new Verdicts(request, { parts, purse: purseOf(request) });
   for (const [index, pass] of passes.entries()) {
     if (found.length >= limits.count) break;
     const ground = {
@@ -238,7 +240,7 @@ export function* search(
     const patience = Math.max(1, (PATIENCE * (index + 1)) / passes.length);
     const before: Before = { found: found.length, judged: searched, steps, patience };
     const begin = (longest: number, known?: readonly Found[]) =>
-      new Search(request, parts, { ...ground, longest }, pass, limits.count, known);
+      new Search(request, parts, { ...ground, longest }, pass, limits.count, verdicts, known);
     const { run, left, more } = yield* passed(begin, limits, began, before);
     searched += run.judged + more.judged;
     steps += workOf(run) + more.steps;

@@ -1,0 +1,77 @@
+import { checkOf, sourcesOf, type Finding } from '../../checks';
+import type { Facts } from '../../engine';
+import type { Outcome } from '../../judge';
+import { isPassiveLink, type Part } from '../../parts';
+import type { Layout } from './layout';
+
+/** The way of a source to the first thing that has stages, or hears: what it is, and its name in the layout. */
+interface Head {
+  readonly key: string;
+  /** The same without what is copper alone. */
+  readonly boxes: string;
+  readonly end: string;
+}
+
+/** It has stages or converters: what follows does not load what comes in. */
+const listens = ({ paths = [], captures = [] }: Part): boolean => paths.length > 0 || captures.length > 0;
+
+/** Nothing in it that a source could be held off by. */
+const isBareCopper = (part: Part): boolean =>
+  isPassiveLink(part) && part.circuit.every(({ kind }) => kind !== 'resistor');
+
+/** Undefined where the way forks, or ends in nothing: what lies beside it would bear on it. */
+function headOf({ pieces, joints }: Layout, source: string): Head | undefined {
+  const words: unknown[] = [];
+  const boxes: unknown[] = [];
+  let [at, came, into] = [source, '', ''];
+  for (;;) {
+    const piece = pieces.find(({ id }) => id === at);
+    if (!piece || words.length > pieces.length) return undefined;
+    const word = [piece.part.id, piece.length, piece.settings];
+    words.push(word);
+    if (!isBareCopper(piece.part)) boxes.push(word, into);
+    if (at !== source && listens(piece.part))
+      return { key: JSON.stringify(words), boxes: JSON.stringify(boxes), end: at };
+    const onward = joints.filter(
+      ({ id, plug, jack }) => id !== came && (plug.part === at || jack.part === at),
+    );
+    const [next] = onward;
+    if (!next || onward.length > 1) return undefined;
+    const [near, far] = next.plug.part === at ? [next.plug, next.jack] : [next.jack, next.plug];
+    words.push([near.port, far.port]);
+    [at, came, into] = [far.part, next.id, far.port];
+  }
+}
+
+/** What is the only trouble that weighs, of one source. */
+function onlyTrouble({ findings }: Outcome): Finding | undefined {
+  const [only, ...others] = findings.filter(({ severity }) => severity !== 'note');
+  return others.length === 0 ? only : undefined;
+}
+
+/**
+ * Ways of sources with which it was spoilt, though every switch that might have mended it was tried, before anything followed: what is
+ * laid out with one of them needs not be judged.
+ */
+export class LostHeads {
+  private readonly lost = new Set<string>();
+
+  learn(layout: Layout, judged: Outcome, facts: Facts): void {
+    const finding = onlyTrouble(judged);
+    const lost = finding && checkOf(finding.code)?.isLostAt?.(facts, finding);
+    const [source, ...others] = finding ? sourcesOf(finding) : [];
+    if (lost === undefined || source === undefined || others.length > 0) return;
+    const head = headOf(layout, source);
+    if (head?.end === lost.part) this.lost.add(lost.byFar ? head.boxes : head.key);
+  }
+
+  has(layout: Layout): boolean {
+    return (
+      this.lost.size > 0 &&
+      layout.sources.some((source) => {
+        const head = headOf(layout, source);
+        return head !== undefined && (this.lost.has(head.key) || this.lost.has(head.boxes));
+      })
+    );
+  }
+}

@@ -1,0 +1,65 @@
+import { isHopeless, settle } from '../settings';
+import type { Outcome } from '../../judge';
+import type { Rig } from '../../rig';
+import type { Stock } from './attach';
+import { isCallIn, settleCallIn } from './call-in';
+import { LostHeads } from './heads';
+import { rigOf, type Layout } from './layout';
+import { repairsOf } from './repairs';
+import type { RouteRequest } from './request';
+import { Shapes } from './shape';
+import { lostOf } from './lost';
+import { isTouchy } from './touchy';
+import { keepsWishes, meets } from './wishes';
+
+/** What the pipeline said of a layout: that it answers, or what with one thing more may. */
+export type Verdict =
+  | {
+      readonly answers: true;
+      readonly layout: Layout;
+      readonly rig: Rig;
+      readonly judged: Outcome;
+      readonly touchy: boolean;
+      readonly lost: number;
+    }
+  | { readonly answers: false; readonly repaired: readonly Layout[] };
+
+const NO: Verdict = { answers: false, repaired: [] };
+
+/** Every layout of a request that was settled and judged, once each whatever pass or search asks, and whatever its pieces are called. */
+export class Verdicts {
+  private readonly known = new Map<string, Verdict>();
+  private readonly shapes: Shapes;
+  private readonly lost = new LostHeads();
+
+  constructor(
+    private readonly request: RouteRequest,
+    private readonly stock: Stock,
+  ) {
+    this.shapes = new Shapes(request);
+  }
+
+  readonly shapeOf = (layout: Layout): string => this.shapes.of(layout);
+
+  /** `fresh`: nobody had asked about it. */
+  of(layout: Layout, shape = this.shapeOf(layout)): { readonly verdict: Verdict; readonly fresh: boolean } {
+    const known = this.known.get(shape);
+    if (known) return { verdict: known, fresh: false };
+    if (this.lost.has(layout)) return { verdict: NO, fresh: false };
+    const verdict = this.judge(layout);
+    this.known.set(shape, verdict);
+    return { verdict, fresh: true };
+  }
+
+  private judge(layout: Layout): Verdict {
+    const { request } = this;
+    const { wishes = {} } = request;
+    const { rig, judged, facts } = (wishes.callers ? settleCallIn : settle)(rigOf(layout, request));
+    const isMeant = !wishes.callers || isCallIn(facts);
+    if (isMeant && meets(layout, judged, request) && keepsWishes(layout, wishes))
+      return { answers: true, layout, rig, judged, touchy: isTouchy(facts), lost: lostOf(facts) };
+    this.lost.learn(layout, judged, facts);
+    const isLost = judged.verdict === 'clean' || isHopeless(judged);
+    return { answers: false, repaired: isLost ? [] : repairsOf(layout, judged, request, this.stock) };
+  }
+}
