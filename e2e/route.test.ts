@@ -48,8 +48,8 @@ it('lays a call-in: a send and a way back for each caller, and the sends set', a
     await page.button('Harbour call-in: two callers on the desk');
     await page.button('Find the ways');
     const first = await page.text('//*[@data-route="1"]');
-    expect(first).toContain('The first phone will record the microphone');
-    expect(first).toContain('The second phone will record the microphone');
+    expect(first).toContain('The first phone will send the microphone to the far end');
+    expect(first).toContain('The second phone will send the microphone to the far end');
     await page.click('(//summary[contains(., "How to plug it in")])[1]');
     const steps = await page.text('//*[@data-route="1"]//details//ol');
     for (const says of ['FX send output', 'Monitor send output', 'line input 1 left', 'line input 2 right'])

@@ -26,6 +26,23 @@ describe('the check report', () => {
     expect(finding?.source.text).toContain('Android wired headset specification 1.1');
   });
 
+  it('says of a call that it is sent, not recorded', () => {
+    const inRoom = (lead: string, ends: readonly [string, string]) =>
+      checkReport(
+        layRig({
+          parts: { receiver: 'receiver-trs', lead, phone: 'phone-ctia' },
+          joints: [`receiver.out lead.${ends[0]}`, `lead.${ends[1]} phone.jack`],
+          apps: { phone: 'voice-room' },
+        }),
+      ).arrives[0]?.says;
+    expect(inRoom('patch-trs-trrs', ['trs', 'trrs'])).toBe(
+      'The phone will send the pack to the far end, in mono.',
+    );
+    expect(inRoom('lead-trs-trs', ['a', 'b'])).toBe(
+      'The phone will send its own microphone to the far end, not the pack.',
+    );
+  });
+
   it('survives JSON: what has no level is null, never a hole', () => {
     const open = checkReport(
       layRig({

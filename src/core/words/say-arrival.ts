@@ -1,7 +1,7 @@
 import { sourcesOf, type Finding } from '../checks/finding';
-import type { Arrival, Sides } from '../engine/flow';
+import { appOf, type Arrival, type Sides } from '../engine/flow';
 import type { Outcome } from '../judge';
-import type { Rig } from '../rig';
+import { laidParts, type Rig } from '../rig';
 import { formatDb } from '../units';
 import { figure, type Sentence } from './sentence';
 import { capital, noun, peaksWord } from './words';
@@ -22,17 +22,25 @@ export const STATE_BADGE: Record<Arrival['state'], string> = {
   'wrong-mic': 'Wrong microphone',
 };
 
+/** Somebody at a far end listens: what comes in is sent there, and recorded by nobody. */
+function hasFarEnd(rig: Rig, placed: string): boolean {
+  const laid = laidParts(rig).find((one) => one.placed.id === placed);
+  return laid !== undefined && appOf(laid)?.farEnd === true;
+}
+
 /** One sentence a person could say aloud about a source at a recorder. */
 export function sayArrival(rig: Rig, arrival: Arrival): string {
   const source = noun(rig, arrival.source);
   const recorder = noun(rig, arrival.recorder);
+  const sends = hasFarEnd(rig, arrival.recorder);
+  const takes = (what: string): string => (sends ? `send ${what} to the far end` : `record ${what}`);
   switch (arrival.state) {
     case 'recorded':
-      return `${capital(recorder)} will record ${source}, ${ON_SIDES[arrival.channels]}.`;
+      return `${capital(recorder)} will ${takes(source)}, ${ON_SIDES[arrival.channels]}.`;
     case 'wrong-mic':
-      return `${capital(recorder)} will record its own microphone, not ${source}.`;
+      return `${capital(recorder)} will ${takes('its own microphone')}, not ${source}.`;
     case 'listed-silent':
-      return `${capital(recorder)} will take the external input, and record silence from ${source}.`;
+      return `${capital(recorder)} will take the external input, and ${sends ? 'send' : 'record'} silence from ${source}.`;
     case 'not-listed':
       return `The app on ${recorder} will not list ${source}.`;
   }
@@ -65,5 +73,6 @@ export function sayOutcome(rig: Rig, outcome: Outcome, about?: Finding): string 
   if (!arrival) return 'Nothing is recorded.';
   if (arrival.state !== 'recorded') return sayArrival(rig, arrival);
   const clips = arrival.headroom < 0;
-  return `Records ${noun(rig, arrival.source)} ${ON_SIDES[arrival.channels]}, peaks ${formatDb(arrival.peak, 'dBFS')}${clips ? ', clipping' : ''}.`;
+  const does = hasFarEnd(rig, arrival.recorder) ? 'Sends' : 'Records';
+  return `${does} ${noun(rig, arrival.source)} ${ON_SIDES[arrival.channels]}, peaks ${formatDb(arrival.peak, 'dBFS')}${clips ? ', clipping' : ''}.`;
 }
