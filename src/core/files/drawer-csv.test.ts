@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { drawerCsv, readDrawerCsv, type DrawerRow } from './drawer-csv';
-import { shoppingCsv, shoppingLines } from './shopping-csv';
+import { shoppingCsv } from './shopping-csv';
+import { shoppingLines } from './shopping-lines';
 
 const known = (part: string) => ['lead-trs-trs', 'patch-trs-trrs', 'own-pack'].includes(part);
 const names = (part: string) => `Name of ${part}`;

@@ -2,6 +2,7 @@
 import { ArrowRight, ShoppingBasket } from 'lucide-react';
 import { sayArrival } from '../../core/words';
 import { itemName, sayLost } from '../../core/words/say-route';
+import { shoppingLines } from '../../core/files/shopping-lines';
 import type { Route } from '../../core/search/route';
 import { formatDb } from '../../core/units';
 import { money } from '../shared/money';
@@ -68,10 +69,13 @@ export function RouteCard({ route, currency, compared, compare, take, shop }: Ro
             <div>
               <h4 className="text-soft text-sm font-semibold">To buy</h4>
               <ul>
-                {buy.map((item, index) => (
-                  <li key={index} className="flex justify-between gap-3">
-                    <span>{itemName(item)}</span>
-                    <span className="font-mono text-sm">{money(item.price, currency)}</span>
+                {shoppingLines(buy).map((line) => (
+                  <li key={`${line.part} ${line.length ?? ''}`} className="flex justify-between gap-3">
+                    <span>
+                      {line.count > 1 && `${line.count} × `}
+                      {itemName(line)}
+                    </span>
+                    <span className="font-mono text-sm">{money(line.total, currency)}</span>
                   </li>
                 ))}
               </ul>
@@ -91,8 +95,15 @@ export function RouteCard({ route, currency, compared, compare, take, shop }: Ro
             <div>
               <h4 className="text-soft text-sm font-semibold">Set</h4>
               <ul>
-                {made.map((says) => (
-                  <li key={says}>{says}</li>
+                {made.map(({ placed, name, turned }) => (
+                  <li key={placed}>
+                    {name}
+                    <ul className="pl-4">
+                      {turned.map((says) => (
+                        <li key={says}>{says}</li>
+                      ))}
+                    </ul>
+                  </li>
                 ))}
               </ul>
             </div>

@@ -6,11 +6,18 @@ import { turnedIn } from '../../core/words/plugging';
 import { laidParts, type Rig } from '../../core/rig';
 import type { Route } from '../../core/search/route';
 
-/** For each part what is turned from where it is delivered: "Interface: 48 V on, Gain 39.0 dB". */
-export function settingsMade(rig: Rig): string[] {
+/** A part with what is turned on it. */
+interface Made {
+  readonly placed: string;
+  readonly name: string;
+  readonly turned: readonly string[];
+}
+
+/** For each part what is turned from where it is delivered: "Interface" with "48 V on", "Gain 39.0 dB". */
+export function settingsMade(rig: Rig): Made[] {
   const byPart = new Map<string, string[]>();
   for (const { placed, short } of turnedIn(rig)) byPart.set(placed, [...(byPart.get(placed) ?? []), short]);
-  return [...byPart].map(([placed, turned]) => `${nameOf(rig, placed)}: ${turned.join(', ')}`);
+  return [...byPart].map(([placed, turned]) => ({ placed, name: nameOf(rig, placed), turned }));
 }
 
 /** Beyond this an unbalanced line lead is too long for many, metres. Common practice; practitioners disagree. */

@@ -1,6 +1,7 @@
 'use client';
 import { Download, Printer } from 'lucide-react';
-import { shoppingCsv, shoppingLines } from '../../core/files/shopping-csv';
+import { shoppingCsv } from '../../core/files/shopping-csv';
+import { shoppingLines } from '../../core/files/shopping-lines';
 import { itemName } from '../../core/words/say-route';
 import type { Route } from '../../core/search/route';
 import { money } from '../shared/money';
