@@ -1,4 +1,4 @@
-import { severityRank, type Finding } from '../../core/checks/finding';
+import { facesOf, severityRank, type Finding } from '../../core/checks/finding';
 import type { Analysis } from '../../core/judge';
 
 /** Causes before their consequences, then by severity. */
@@ -14,6 +14,7 @@ export function findingAt(analysis: Analysis, joint: string): Finding | undefine
 /** The weightiest finding about a part itself, or undefined. */
 export function findingOn(analysis: Analysis, placed: string): Finding | undefined {
   return analysis.findings
+    .flatMap(facesOf)
     .filter((finding) => finding.where.joint === undefined && finding.where.part === placed)
     .sort(byWeight)[0];
 }

@@ -26,7 +26,7 @@ function headOf({ pieces, joints }: Layout, source: string): Head | undefined {
   let [at, came, into] = [source, '', ''];
   for (;;) {
     const piece = pieces.find(({ id }) => id === at);
-    if (!piece || words.length > pieces.length) return undefined;
+    if (!piece || words.length > 2 * pieces.length) return undefined;
     const word = [piece.part.id, piece.length, piece.settings];
     words.push(word);
     if (!isBareCopper(piece.part)) boxes.push(word, into);
