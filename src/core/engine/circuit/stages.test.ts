@@ -1,18 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { random } from '../../../../testing/takes/random';
 import type { Couplings } from './loops';
 import { drivenBy, stageOrder } from './stages';
 import type { Phasor } from './system';
-
-/** Numbers from a seed (mulberry32, public domain). */
-function seeded(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
-  };
-}
 
 interface Graph {
   readonly names: readonly string[];
@@ -21,20 +11,20 @@ interface Graph {
 }
 
 /** Stages that feed one another at random, only onward where `onward`; every gain under `most`. */
-function graphOf(random: () => number, onward: boolean, most: number): Graph {
-  const names = Array.from({ length: 3 + Math.floor(random() * 5) }, (_, n) => `s${n}`);
-  const phasor = (): Phasor => ({ re: (2 * random() - 1) * most, im: (2 * random() - 1) * most });
+function graphOf(next: () => number, onward: boolean, most: number): Graph {
+  const names = Array.from({ length: 3 + Math.floor(next() * 5) }, (_, n) => `s${n}`);
+  const phasor = (): Phasor => ({ re: (2 * next() - 1) * most, im: (2 * next() - 1) * most });
   const couplings = new Map(
     names.map((name, n) => [
       name,
       new Map(
         names
-          .filter((_, m) => (onward ? m > n : true) && random() < 0.5)
+          .filter((_, m) => (onward ? m > n : true) && next() < 0.5)
           .map((other) => [other, phasor()] as const),
       ),
     ]),
   );
-  const direct = new Map(names.filter(() => random() < 0.6).map((name) => [name, phasor()]));
+  const direct = new Map(names.filter(() => next() < 0.6).map((name) => [name, phasor()]));
   return { names, couplings, direct };
 }
 
@@ -83,10 +73,10 @@ function expectAlike(graph: Graph, expected: ReadonlyMap<string, Phasor>) {
 /** The reference shares nothing with the solver: it knows no order and no components, and follows every path. */
 describe('what stages bring one another', () => {
   it('onward alone is the sum of all simple paths, with their phases (300 random graphs, seed 14)', () => {
-    const random = seeded(14);
+    const next = random(14);
     let fed = 0;
     for (let n = 0; n < 300; n += 1) {
-      const graph = graphOf(random, true, 2);
+      const graph = graphOf(next, true, 2);
       const expected = byAllPaths(graph);
       fed += [...expected.values()].filter(({ re, im }) => re !== 0 || im !== 0).length;
       expectAlike(graph, expected);
@@ -95,10 +85,10 @@ describe('what stages bring one another', () => {
   });
 
   it('with loops is what every turn brings, where turns die away (300 random graphs, seed 15)', () => {
-    const random = seeded(15);
+    const next = random(15);
     let looped = 0;
     for (let n = 0; n < 300; n += 1) {
-      const graph = graphOf(random, false, 0.15);
+      const graph = graphOf(next, false, 0.15);
       looped += stageOrder(graph.couplings).loops.length > 0 ? 1 : 0;
       expectAlike(graph, byTurns(graph));
     }
