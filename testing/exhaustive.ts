@@ -8,6 +8,7 @@ import { bestOf, type Found } from '../src/core/search/route/rank';
 import { repairsOf } from '../src/core/search/route/repairs';
 import type { RouteRequest } from '../src/core/search/route/request';
 import { lostOf } from '../src/core/search/route/lost';
+import { roughnessOf } from '../src/core/search/route/rough';
 import { isTouchy } from '../src/core/search/route/touchy';
 import { overruns } from '../src/core/search/route/runs';
 import { purseOf } from '../src/core/search/route/search';
@@ -133,6 +134,7 @@ export function bestOfAll(
         kind: layout.kind,
         overruns: overruns(layout),
         touchy: isTouchy(facts),
+        rough: roughnessOf(facts),
         lost: lostOf(facts),
         apart: request.wishes?.channels === 'apart',
       });

@@ -56,6 +56,7 @@ import { usbNoData } from './usb-no-data';
 import { usbTooDeep } from './usb-too-deep';
 import { voltageHarms } from './voltage-harms';
 import { currentHarms } from './current-harms';
+import { phantomOneSided } from './phantom-one-sided';
 import { wrongInputNumber } from './wrong-input-number';
 import { wrongSocket } from './wrong-socket';
 
@@ -64,6 +65,7 @@ export const CHECKS = [
   nothingIntended,
   voltageHarms,
   currentHarms,
+  phantomOneSided,
   doesNotFit,
   noPath,
   usbNoData,

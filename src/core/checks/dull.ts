@@ -5,7 +5,7 @@ import { inputOf } from './input-of';
 import { HALF_POWER } from './origins';
 
 /** Half the power: where a response ends, dB (IEC 60268-1; from memory). */
-const LOST_DB = 3;
+export const LOST_DB = 3;
 
 /** A lead that brings it to both inputs of a pair and one that goes to a single one make no more difference than this: half the load. */
 const PAIR_DB = 6.1;

@@ -4,6 +4,7 @@ export type { Aspect, Assumption, Check, Cure, PowerQuestion } from './check';
 export type { FindingCode } from './all';
 export { CHECKS, FINDING_CODES } from './all';
 export { checkOf, runChecks } from './run';
+export { LOST_DB } from './dull';
 export { FAINTEST } from './faint';
 export { leadsToRecorder, sensesOf } from './stages';
 export { LONGEST_RUN } from './usb-lead-long';

@@ -1,9 +1,10 @@
 import type { Facts } from '../engine';
-import type { NodeKey, Step } from '../engine/circuit';
-import { socketsOf } from '../engine/flow';
+import { contactKey, nodeKey, type NodeKey, type Step } from '../engine/circuit';
+import { socketsOf, type Arrival } from '../engine/flow';
 import {
   SOUND_PASSES_OHMS,
   jointBefore,
+  outputContacts,
   outward,
   placedOf,
   portOfNode,
@@ -11,7 +12,7 @@ import {
   soundWires,
 } from '../engine/outward';
 import { mate } from '../plugs';
-import { endsOf, jointAt, jointsOf, portOf, type PortRef } from '../rig';
+import { endsOf, isFree, jointsOf, portOf, type LaidPart, type PortRef } from '../rig';
 import { failing } from './failing';
 
 /** An output stage is met when no more than this lies between: no input of the trade is so low. Typical. */
@@ -37,6 +38,56 @@ function drivenContact(facts: Facts, contact: NodeKey): Step | undefined {
 const listensAt = (facts: Facts, { part, port }: PortRef): boolean =>
   facts.inputs.some((input) => input.placed === part && socketsOf(input.capture).includes(port));
 
+/** Whether sound that is put on a contact comes to such a node by the wires of the rig; `ends`: it goes no farther than there. */
+function soundReaches(
+  facts: Facts,
+  contact: NodeKey,
+  isMeant: (node: NodeKey) => boolean,
+  ends: (node: NodeKey) => boolean = () => false,
+): boolean {
+  const seen = new Set<NodeKey>([contact]);
+  for (const node of seen) {
+    if (isMeant(node)) return true;
+    if (ends(node)) continue;
+    for (const step of soundWires(facts).get(node) ?? []) {
+      if (step.ohms <= SOUND_PASSES_OHMS) seen.add(step.to);
+    }
+  }
+  return false;
+}
+
+/** Contacts on which a device plays. */
+const playedContacts = (laid: LaidPart): NodeKey[] =>
+  laid.part.ports.flatMap((port) => outputContacts(laid, port));
+
+const groundContacts = (laid: LaidPart): NodeKey[] =>
+  laid.part.ports.flatMap((port) =>
+    Object.entries(port.roles ?? {})
+      .filter(([, role]) => role === 'ground')
+      .map(([contact]) => contactKey(laid.placed.id, port.id, contact)),
+  );
+
+/**
+ * Devices whose playback is meant to be recorded and comes to no input by any wire: what is recorded of it leaks over a shared ground.
+ */
+function leaking(facts: Facts): readonly Arrival[] {
+  const inputs = new Set([
+    ...facts.inputs.flatMap((i) => i.capture.channels.map((c) => nodeKey(i.placed, c.plus))),
+    ...facts.elements.flatMap((e) => (e.kind === 'sense' ? [e.a, e.b] : [])),
+  ]);
+  const grounds = new Set(
+    [...facts.laid.values()].flatMap(groundContacts).map((contact) => facts.nets.of(contact)),
+  );
+  const isGround = (node: NodeKey) => grounds.has(facts.nets.of(node));
+  return facts.arrivals.filter(({ state, source }) => {
+    const laid = state === 'recorded' ? facts.laid.get(source) : undefined;
+    if (!laid?.part.host) return false;
+    const played = playedContacts(laid);
+    const isOther = (node: NodeKey) => inputs.has(node) && placedOf(node) !== source;
+    return played.length > 0 && !played.some((contact) => soundReaches(facts, contact, isOther, isGround));
+  });
+}
+
 /** Whether sound put on a port's contacts comes to a converter, or to a stage that leads there, by the wires of the rig. */
 function leadsToInput(facts: Facts, ref: PortRef): boolean {
   const laid = facts.laid.get(ref.part);
@@ -53,16 +104,9 @@ function leadsToInput(facts: Facts, ref: PortRef): boolean {
   const senses = new Set(
     facts.elements.flatMap((e) => (e.kind === 'sense' && e.placed === ref.part ? [e.a, e.b] : [])),
   );
-  return soundContacts(laid, port).some((contact) => {
-    const seen = new Set<NodeKey>([contact]);
-    for (const node of seen) {
-      if (heard.has(node) || senses.has(node)) return true;
-      for (const step of soundWires(facts).get(node) ?? []) {
-        if (step.ohms <= SOUND_PASSES_OHMS) seen.add(step.to);
-      }
-    }
-    return false;
-  });
+  return soundContacts(laid, port).some((contact) =>
+    soundReaches(facts, contact, (node) => heard.has(node) || senses.has(node)),
+  );
 }
 
 /** Another free socket of the part that a plug went into, which takes it and where something listens. */
@@ -73,7 +117,7 @@ function betterSocket(facts: Facts, joint: string, at: string): PortRef | undefi
   if (!ends || !far) return undefined;
   return (facts.laid.get(at)?.part.ports ?? [])
     .map((port) => ({ port, ref: { part: at, port: port.id } }))
-    .filter(({ port, ref }) => !jointAt(facts.rig, ref) && mate(port, far).fits)
+    .filter(({ port, ref }) => isFree(facts.rig, ref) && mate(port, far).fits)
     .find(({ ref }) => leadsToInput(facts, ref))?.ref;
 }
 
@@ -90,13 +134,15 @@ const outputs = new WeakMap<Facts, readonly Misplaced[]>();
 export function misplacedOutputs(facts: Facts): readonly Misplaced[] {
   const known = outputs.get(facts);
   if (known) return known;
-  const found = failing(facts).flatMap(({ arrival: { source, recorder } }) => {
+  const strays = [...failing(facts).map(({ arrival }) => arrival), ...leaking(facts)];
+  const found = strays.flatMap(({ source, recorder }) => {
     const laid = facts.laid.get(source);
     if (!laid) return [];
+    const isHost = laid.part.host !== undefined;
     const step = laid.part.ports
-      .flatMap((port) => soundContacts(laid, port))
+      .flatMap((port) => (isHost ? outputContacts(laid, port) : soundContacts(laid, port)))
       .map((contact) => drivenContact(facts, contact))
-      .find((found) => found && !listensAt(facts, portOfNode(found.to)));
+      .find((found) => found && (isHost || !listensAt(facts, portOfNode(found.to))));
     return step ? withBetter(facts, step, source, recorder) : [];
   });
   outputs.set(facts, found);

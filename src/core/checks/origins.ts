@@ -105,6 +105,10 @@ export const FLOATING_EARS: Origin = {
   text: 'computed from what touches what: the common return of both earpieces hangs open',
 };
 export const STAGE_LIMIT: Origin = { kind: 'typical', text: 'clip level of the stage, typical' };
+export const EQUAL_LEGS: Origin = {
+  kind: 'our own',
+  text: 'our own limit; IEC 61938 feeds both legs alike, through two equal resistors',
+};
 export const PHANTOM: Origin = {
   kind: 'typical',
   text: 'least supply of the microphone, typical; P48 after IEC 61938',

@@ -49,6 +49,14 @@ export const soundContacts = (laid: LaidPart, port: PartPort): NodeKey[] =>
     .filter(([, role]) => SOUND.includes(role))
     .map(([contact]) => contactKey(laid.placed.id, port.id, contact));
 
+/** Contacts of a port on which its part gives sound out: a headset jack has a microphone beside them. */
+export const outputContacts = (laid: LaidPart, port: PartPort): NodeKey[] =>
+  port.direction !== 'out' && port.direction !== 'both'
+    ? []
+    : Object.entries(port.roles ?? {})
+        .filter(([, role]) => role === 'left' || role === 'right')
+        .map(([contact]) => contactKey(laid.placed.id, port.id, contact));
+
 /**
  * Everything that conducts from a contact away from its own part, through elements of at most `limit` ohms, with the
  * step that led there; nearest first.

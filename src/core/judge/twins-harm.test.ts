@@ -89,6 +89,20 @@ const CASES: readonly Twins[] = [
       settings: { mixer: { gain: 40 }, interface: { phantom: 'on', gain: 0 } },
     },
   },
+  {
+    name: 'a clip-on by a plain adapter and a pad on phantom: one leg is shorted; the adapter that makes plug-in power of it draws on both',
+    code: 'phantom-one-sided',
+    faulty: {
+      parts: { mic: 'clip-on-trs', adapter: 'adapter-trs-xlr', pad: 'pad-xlr-20', recorder: 'recorder-xlr' },
+      joints: ['mic.plug adapter.small', 'adapter.pins pad.holes', 'pad.pins recorder.mic-1'],
+      settings: { recorder: { phantom: 'on' } },
+    },
+    clean: {
+      parts: { mic: 'clip-on-trs', adapter: 'adapter-pip-xlr', recorder: 'recorder-xlr' },
+      joints: ['mic.plug adapter.in', 'adapter.out recorder.mic-1'],
+      settings: { recorder: { phantom: 'on' } },
+    },
+  },
 ];
 
 describe('current through what bears none', () => testTwins(CASES));

@@ -48,6 +48,7 @@ export {
   isPassiveLink,
   isPlainLink,
   isSupply,
+  playsBack,
   isWiring,
   isWornToListen,
   passesOn,

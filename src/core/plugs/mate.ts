@@ -21,7 +21,8 @@ export interface Touch {
   readonly plug: readonly Contact[];
 }
 
-export type Misfit = 'two-plugs' | 'two-jacks' | 'size' | 'family';
+/** `opening`: another plug fills the opening that two sockets share. */
+export type Misfit = 'two-plugs' | 'two-jacks' | 'size' | 'family' | 'opening';
 
 export type Mating =
   | { readonly fits: true; readonly touches: readonly Touch[]; readonly uncertain: boolean }

@@ -1,7 +1,7 @@
 import { isSymmetrical, type Part } from '../parts';
 import { type AppId } from '../apps';
 import { excessOf, freshId, LIMITS } from './limits';
-import { canChoose, canStand, endsOf, jointsOf, partIn, portOf, samePort } from './lookup';
+import { canChoose, canStand, endsOf, isFree, jointsOf, partIn, portOf, samePort } from './lookup';
 import { matchPorts } from './match-ports';
 import { makeOwn } from './own-parts';
 import type {
@@ -131,11 +131,8 @@ function turn(rig: Rig, edit: EditOf<'turn'>): Rig {
 }
 
 function move(rig: Rig, edit: EditOf<'move'>): Rig {
-  if (
-    rig.joints.some((j) => j.id !== edit.joint && (samePort(j.plug, edit.to) || samePort(j.jack, edit.to)))
-  ) {
-    return rig;
-  }
+  const others = { ...rig, joints: rig.joints.filter((j) => j.id !== edit.joint) };
+  if (!isFree(others, edit.to)) return rig;
   return {
     ...rig,
     joints: rig.joints.map((joint) => {
@@ -179,7 +176,7 @@ function remove(rig: Rig, edit: EditOf<'remove'>): Rig {
 /** A joint of two ports, if their genders allow it and both are free; the same rig if not. */
 function join(rig: Rig, { a, b }: EditOf<'join'>): Rig {
   const [one, other] = [portOf(rig, a), portOf(rig, b)];
-  const taken = rig.joints.some((j) => [j.plug, j.jack].some((end) => samePort(end, a) || samePort(end, b)));
+  const taken = !isFree(rig, a) || !isFree(rig, b);
   if (!one || !other || one.gender === other.gender || taken || samePort(a, b)) return rig;
   const id = freshId('j1', new Set(rig.joints.map((j) => j.id)));
   const ends = one.gender === 'plug' ? { plug: a, jack: b } : { plug: b, jack: a };

@@ -47,6 +47,22 @@ export const portOf = (rig: Rig, ref: PortRef): PartPort | undefined =>
 export const jointAt = (rig: Rig, ref: PortRef): Joint | undefined =>
   rig.joints.find((joint) => samePort(joint.plug, ref) || samePort(joint.jack, ref));
 
+/** Ports of a part that lie in the opening of one of them, that one first. */
+export const portsInOpening = (part: Part, port: PartPort): readonly PartPort[] => [
+  port,
+  ...part.ports.filter(
+    (other) => other !== port && port.opening !== undefined && other.opening === port.opening,
+  ),
+];
+
+/** Whether a plug could go in: nothing is in the port, nor in another that shares its opening. */
+export function isFree(rig: Rig, ref: PortRef): boolean {
+  const part = partOf(rig, ref.part);
+  const port = part?.ports.find(({ id }) => id === ref.port);
+  if (!part || !port) return jointAt(rig, ref) === undefined;
+  return portsInOpening(part, port).every(({ id }) => !jointAt(rig, { part: ref.part, port: id }));
+}
+
 export const samePort = (a: PortRef, b: PortRef): boolean => a.part === b.part && a.port === b.port;
 
 /** The two ends of a joint, the given part's first; undefined when the part is not in it. */

@@ -1,5 +1,6 @@
 import type { Part, PartPort } from '../parts';
 import { mate } from '../plugs';
+import { portsInOpening } from './lookup';
 
 /** Of ports that are as good as one another, the first. */
 const unlike = (ports: readonly PartPort[]): PartPort[] =>
@@ -17,7 +18,8 @@ export function matchPorts(part: Part, fars: readonly PartPort[]): string[][] {
   return unlike(part.ports)
     .filter((port) => mate(port, first).fits)
     .flatMap((port) => {
-      const left: Part = { ...part, ports: part.ports.filter((p) => p !== port) };
+      const shut = portsInOpening(part, port);
+      const left: Part = { ...part, ports: part.ports.filter((p) => !shut.includes(p)) };
       return matchPorts(left, rest).map((tail) => [port.id, ...tail]);
     });
 }

@@ -1,5 +1,5 @@
 import { mate } from '../plugs';
-import { jointAt, joinedTo, laidParts, portOf } from './lookup';
+import { isFree, joinedTo, laidParts, portOf } from './lookup';
 import type { PortRef, Rig } from './types.generated';
 
 /** Every free socket of the rig, on any part but its own, that takes the plug of a joint. */
@@ -12,7 +12,7 @@ export function freeSocketsFor(rig: Rig, jointId: string): PortRef[] {
     .flatMap(({ placed, part }) =>
       part.ports
         .map((port) => ({ port, ref: { part: placed.id, port: port.id } }))
-        .filter(({ port, ref }) => port.gender === 'jack' && !jointAt(rig, ref) && mate(plug, port).fits)
+        .filter(({ port, ref }) => port.gender === 'jack' && isFree(rig, ref) && mate(plug, port).fits)
         .map(({ ref }) => ref),
     );
 }
@@ -32,7 +32,7 @@ export function bridges(rig: Rig, from: string, to: string): Bridge[] {
       .flatMap(({ placed, part }) =>
         part.ports.map((port) => ({ port, ref: { part: placed.id, port: port.id } })),
       )
-      .filter(({ ref }) => !jointAt(rig, ref));
+      .filter(({ ref }) => isFree(rig, ref));
   };
   const far = freeOf(to);
   return freeOf(from).flatMap((a) =>

@@ -14,6 +14,10 @@ export const FEW_PIECES: Bother = { piece: 40, joint: 8 };
 export const FAR_DOWN = 24;
 /** What touchy knobs weigh: more than a pad to buy, with a piece and a joint more. Ours. */
 export const TOUCHY = 25;
+/** What a bare microphone weighs that copper shares out to several things: as much as the smallest box with an output of its own, bought. Ours. */
+export const SHARED_OUT = 60;
+/** What unlike sources weigh that copper joins ahead of every knob: as much as a small mixer or an interface for both. Ours. */
+export const HEAPED = 100;
 
 /** Whether a knob stands far down without being shut. */
 export const isTouchy = (setting: PartSetting, value: unknown): boolean =>

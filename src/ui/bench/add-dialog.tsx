@@ -15,7 +15,7 @@ import { nameOf } from '../../core/words';
 import {
   applyEdit,
   isSource,
-  jointAt,
+  isFree,
   laidParts,
   matchPorts,
   partOf,
@@ -55,7 +55,7 @@ function nextPlace(rig: Rig, placed: string, change: RigEdit): string | undefine
 }
 
 const freePorts = (rig: Rig, placed: string): PartPort[] =>
-  (partOf(rig, placed)?.ports ?? []).filter((port) => !jointAt(rig, { part: placed, port: port.id }));
+  (partOf(rig, placed)?.ports ?? []).filter((port) => isFree(rig, { part: placed, port: port.id }));
 
 /** Free ports of other parts that this one goes together with. */
 const looseEnds = (rig: Rig, placed: string, port: PartPort): { ref: PortRef; port: PartPort }[] =>
@@ -64,7 +64,7 @@ const looseEnds = (rig: Rig, placed: string, port: PartPort): { ref: PortRef; po
     .flatMap((laid) =>
       laid.part.ports
         .map((other) => ({ port: other, ref: { part: laid.placed.id, port: other.id } }))
-        .filter(({ port: other, ref }) => !jointAt(rig, ref) && mate(other, port).fits)
+        .filter(({ port: other, ref }) => isFree(rig, ref) && mate(other, port).fits)
         .map((end) => ({
           ...end,
           rank: laid.part.host ? 0 : supplySockets(laid.part).includes(end.port.id) ? 2 : 1,

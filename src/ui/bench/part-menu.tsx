@@ -1,7 +1,7 @@
 'use client';
 import { DropdownMenu } from 'radix-ui';
 import { Ellipsis } from 'lucide-react';
-import { jointsOf, portOf, endsOf, jointAt, partOf, type Rig, type RigEdit } from '../../core/rig';
+import { jointsOf, portOf, endsOf, isFree, partOf, type Rig, type RigEdit } from '../../core/rig';
 import { mate } from '../../core/plugs';
 import { nameOf } from '../../core/words';
 import { MENU_ITEM } from '../shared/menu-item';
@@ -24,7 +24,7 @@ function jointEdits(rig: Rig, placed: string): { says: string; edit: RigEdit }[]
     if (!ends || !far || !near) return [];
     const other = nameOf(rig, ends.far.part);
     const moves = (partOf(rig, placed)?.ports ?? [])
-      .filter((port) => !jointAt(rig, { part: placed, port: port.id }) && mate(port, far).fits)
+      .filter((port) => isFree(rig, { part: placed, port: port.id }) && mate(port, far).fits)
       .map((port) => ({
         says: `Move ${other} from ${near.name} to ${port.name}`,
         edit: {

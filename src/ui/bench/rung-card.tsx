@@ -5,7 +5,7 @@ import type { Drawer } from '../../core/search/fixes';
 import { isTurnable } from '../../core/parts';
 import type { Analysis } from '../../core/judge';
 import { nameOf, rungReading } from '../../core/words';
-import { isSpoken, jointAt, partOf, type LaidPart, type Rig } from '../../core/rig';
+import { isSpoken, isFree, partOf, type LaidPart, type Rig } from '../../core/rig';
 import { LazyMenu } from '../shared/lazy-menu';
 import { AppField } from './app-field';
 import type { Editing } from './editing';
@@ -96,7 +96,7 @@ export function RungCard({ rig, placed, analysis, drawer, edit, preview, add, fo
         >
           <SwapDialog rig={rig} placed={placed} drawer={drawer} edit={edit} />
         </LazyMenu>
-        {part.ports.some((port) => !jointAt(rig, { part: placed, port: port.id })) && (
+        {part.ports.some((port) => isFree(rig, { part: placed, port: port.id })) && (
           <button type="button" className="button" onClick={() => add(placed)}>
             <Plus size={16} aria-hidden /> Add
             <span className="sr-only"> at {nameOf(rig, placed)}</span>

@@ -2,7 +2,7 @@
 import { Plus, X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { APPS, DEFAULT_APP } from '../../core/apps';
-import { type Part } from '../../core/parts';
+import { playsBack, type Part } from '../../core/parts';
 import { connectorName } from '../../core/plugs';
 import { isSource } from '../../core/rig';
 import type { RequestDestination, RequestSource } from '../../core/search/route';
@@ -113,7 +113,7 @@ const couldStandBetween = (part: Part): boolean =>
 
 /** The question as a sentence with gaps: what is recorded, by what, and through which mixer. */
 export function RequestForm({ question, change, parts }: RequestFormProps) {
-  const sources = parts.filter(isSource);
+  const sources = parts.filter((part) => isSource(part) || playsBack(part));
   const boxes = parts.filter(couldStandBetween);
   const { sources: from, destinations: to, through } = question;
   const setSource = (index: number, source: RequestSource) =>

@@ -52,12 +52,19 @@ export function mateJoints(rig: Rig): readonly JointMating[] {
   return found;
 }
 
+const SHUT: Mating = { fits: false, misfit: 'opening' };
+
 function matingsOf(rig: Rig): JointMating[] {
+  /** Openings of several ports that a plug fills already. */
+  const filled = new Set<string>();
   return rig.joints.flatMap((joint) => {
     const plugPort = portOf(rig, joint.plug);
     const jackPort = portOf(rig, joint.jack);
     if (!plugPort || !jackPort) return [];
-    return [{ joint, plugPort, jackPort, mating: matingOf(plugPort, jackPort) }];
+    const opening = jackPort.opening === undefined ? undefined : `${joint.jack.part} ${jackPort.opening}`;
+    const isShut = opening !== undefined && filled.has(opening);
+    if (opening !== undefined) filled.add(opening);
+    return [{ joint, plugPort, jackPort, mating: isShut ? SHUT : matingOf(plugPort, jackPort) }];
   });
 }
 

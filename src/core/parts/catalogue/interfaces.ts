@@ -67,8 +67,8 @@ function comboInput(n: number, phantomFedBy: string) {
     lineOrInstrument(`kind-${n}`, `Input ${n}, 6.35 mm socket`),
   ];
   const ports = [
-    oneOf('microphone', xlrIn(`mic-${n}`, `XLR input ${n}`)),
-    oneOf('jack', jackIn(`line-${n}`, `6.35 mm input ${n}`)),
+    { ...oneOf('microphone', xlrIn(`mic-${n}`, `XLR input ${n}`)), opening: `combo-${n}` },
+    { ...oneOf('jack', jackIn(`line-${n}`, `6.35 mm input ${n}`)), opening: `combo-${n}` },
   ];
   const circuit: CircuitElement[] = [
     ...microphoneInput(`mic-${n}`, 'phantom', `xlr-${n}`, phantomFedBy),

@@ -13,9 +13,17 @@ export const isPlainLink = (part: Part): boolean =>
 const COPPER: readonly CircuitElement['kind'][] = ['wire', 'conductor', 'capacitor'];
 const WIRING: readonly CircuitElement['kind'][] = [...COPPER, 'resistor'];
 
-/** A plain link of copper and nothing else. */
+/** More than what lies between the conductors of any lead, F: such a capacitor is there to let sound through. */
+const BLOCKING = 1e-7;
+
+/** A plain link of copper and nothing else: no capacitor that stands in the way of direct current. */
 export const isCopper = (part: Part): boolean =>
-  isPlainLink(part) && part.circuit.every(({ kind }) => COPPER.includes(kind));
+  isPlainLink(part) &&
+  part.circuit.every(
+    (element) =>
+      COPPER.includes(element.kind) &&
+      !(element.kind === 'capacitor' && typeof element.farads === 'number' && element.farads > BLOCKING),
+  );
 
 /** A lead or adapter, with as many ends as it may have, and a resistor in it perhaps: another of them is no other way. */
 export const isWiring = (part: Part): boolean =>
@@ -31,6 +39,12 @@ export const isPassiveLink = (part: Part): boolean =>
 
 /** It is there to give others power, and does nothing else: a charger, a power bank, a port on the wall. */
 export const isSupply = (part: Part): boolean => !part.host && (part.outlets ?? []).length > 0;
+
+/** A phone or computer whose playback comes out somewhere: of a jack of its own, or of what is in its port. */
+export const playsBack = ({ host, circuit }: Part): boolean =>
+  host !== undefined &&
+  (circuit.some((e) => e.kind === 'signal' && e.hears === 'playback') ||
+    (host.runsApps && host.busPorts.some(({ data }) => data)));
 
 /** It brings a sound of its own, other than what a host plays through it. */
 const hasOwnSound = ({ circuit }: Part): boolean =>

@@ -20,6 +20,8 @@ export interface PartPort {
   readonly bears?: MaximumKind;
   /** Ports of one part with the same word here are as good as one another: the channels of a mixer, the sockets of a hub. */
   readonly alike?: string;
+  /** Ports of one part with the same word here lie in one opening, which takes one plug at a time: the XLR and the 6.35 mm side of a combo socket. */
+  readonly opening?: string;
 }
 
 export type PartSetting = SwitchSetting | KnobSetting;

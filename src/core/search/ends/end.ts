@@ -28,6 +28,16 @@ export interface Analogue {
   readonly pairs: readonly (readonly [Contact, Contact])[];
   readonly wants: readonly Wanted[];
   readonly sides: Sides;
+  /** Of a source that a coil gives, until something listens: the same at the upper end of its band. */
+  readonly edge?: Edge;
+}
+
+/** What stands open at another frequency than 1 kHz. */
+export interface Edge {
+  readonly hertz: number;
+  readonly analogue: Analogue;
+  /** So much more of the source stands there than at 1 kHz with nothing plugged in, dB: its coil resonates. */
+  readonly own: number;
 }
 
 /**
@@ -53,10 +63,19 @@ export interface Digital {
   readonly from: string;
 }
 
+/** What stands before an open end at which a way begins: the port of the source itself, and what is put into it. */
+export interface Beginning {
+  readonly from: PartPort;
+  readonly part: Part;
+  readonly entry: PartPort;
+}
+
 /** An open end of a growing chain: the port that waits for its other half. */
 export interface OpenEnd {
   readonly part: Part;
   readonly port: PartPort;
+  /** Where the source gives its sound by another thing alone, as a phone without a jack does. */
+  readonly begins?: Beginning;
   readonly analogue?: Analogue;
   readonly digital?: Digital;
   /** Equal states go on alike. */

@@ -22,11 +22,17 @@ function picked(grid: Grid, nodes: number, keep: readonly number[], forms: reado
 /** Less of a source than this is no sound, V: −160 dBV. */
 const SILENT = 1e-8;
 
-/** Pairs of contacts between which any sound stands while all are open, with every knob at the most. */
-function loudPairs({ alternating, size, sounds, place }: Omit<Analogue, 'pairs'>): Analogue['pairs'] {
+type Volts = readonly (readonly [number, number])[];
+
+/** What stands on each contact while all are open, with every knob at the most, sound by sound. */
+export function openVolts({
+  alternating,
+  size,
+  sounds,
+}: Pick<Analogue, 'alternating' | 'size' | 'sounds'>): readonly Volts[] {
   const open = alternating.copy();
   for (let node = 0; node < size; node += 1) open.eliminate(node, NO_ADMITTANCE);
-  const volts = sounds.map((_, sound) =>
+  return sounds.map((_, sound) =>
     Array.from({ length: size }, (_unused, node): readonly [number, number] => {
       const [pr, pi] = [open.re(node, node), open.im(node, node)];
       const own = pr ** 2 + pi ** 2;
@@ -35,6 +41,12 @@ function loudPairs({ alternating, size, sounds, place }: Omit<Analogue, 'pairs'>
       return [(r * pr + i * pi) / own, (i * pr - r * pi) / own];
     }),
   );
+}
+
+/** Pairs of contacts between which any sound stands while all are open. */
+function loudPairs(analogue: Omit<Analogue, 'pairs'>): Analogue['pairs'] {
+  const volts = openVolts(analogue);
+  const { place } = analogue;
   const contacts = [...place];
   return contacts.flatMap(([one, a], index) =>
     contacts.slice(index + 1).flatMap(([other, b]): (readonly [Contact, Contact])[] =>

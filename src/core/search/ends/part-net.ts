@@ -26,8 +26,6 @@ export function rangeOf(quantity: Quantity, part: Part): { readonly least: numbe
 /** An ideal source has this much in series, ohms: far under anything that it is joined to. */
 const IDEAL_OHMS = 1e-3;
 
-const OMEGA = 2 * Math.PI * REFERENCE_FREQUENCY;
-
 /** An admittance between two nodes, siemens. */
 export interface Admittance {
   readonly weights: readonly (readonly [node: number, factor: number])[];
@@ -107,12 +105,18 @@ function currentOf(element: CircuitElement, part: Part): number {
   return reactive(element, 0, part)[0];
 }
 
-const nets = new WeakMap<Part, PartNet>();
+const nets = new WeakMap<Part, Map<number, PartNet>>();
 
-/** The network of a part; worked out once. */
-export function partNet(part: Part): PartNet {
-  const known = nets.get(part);
-  if (known) return known;
+/** The network of a part at a frequency; worked out once. */
+export function partNet(part: Part, hertz: number = REFERENCE_FREQUENCY): PartNet {
+  const byHertz = nets.get(part) ?? new Map<number, PartNet>();
+  nets.set(part, byHertz);
+  const known = byHertz.get(hertz) ?? makeNet(part, hertz);
+  byHertz.set(hertz, known);
+  return known;
+}
+
+function makeNet(part: Part, hertz: number): PartNet {
   const root = joined(part);
   const numbers = new Map<string, number>();
   const number = (name: string): number => {
@@ -150,8 +154,8 @@ export function partNet(part: Part): PartNet {
   const supplies = part.circuit.flatMap((e) =>
     e.kind === 'supply' ? into(e, rangeOf(e.volts, part).most / IDEAL_OHMS) : [],
   );
-  const [alternating, direct] = [admittances(OMEGA), admittances(0)];
-  const net: PartNet = {
+  const [alternating, direct] = [admittances(2 * Math.PI * hertz), admittances(0)];
+  return {
     part,
     nodes: numbers.size,
     nodeOf: (name) => numbers.get(root(name)),
@@ -160,6 +164,4 @@ export function partNet(part: Part): PartNet {
     sounds,
     supplies: { id: 'supplies', into: supplies },
   };
-  nets.set(part, net);
-  return net;
 }

@@ -1,3 +1,4 @@
+import { REFERENCE_FREQUENCY } from '../../engine/circuit';
 import type { Contact } from '../../plugs';
 import type { Part, PartPort } from '../../parts';
 import { partNet, rangeOf, type Watched } from './part-net';
@@ -134,8 +135,8 @@ function relevant(reduced: Reduced): Reduced {
 }
 
 /** What every passage of a part begins with. */
-function outerOf(part: Part) {
-  const net = partNet(part);
+function outerOf(part: Part, hertz: number) {
+  const net = partNet(part, hertz);
   const contacts = new Set(part.ports.flatMap((port) => nodesOfPort(port, part).map(([, node]) => node)));
   const [wants, watched] = [wantsOf(part), watchedIn(part)];
   const standing = [...wants, ...detectionsIn(part)];
@@ -149,19 +150,30 @@ function outerOf(part: Part) {
   };
 }
 
-const outers = new WeakMap<Part, ReturnType<typeof outerOf>>();
+const outers = new WeakMap<Part, Map<number, ReturnType<typeof outerOf>>>();
+
+function keptOuter(part: Part, hertz: number): ReturnType<typeof outerOf> {
+  const byHertz = outers.get(part) ?? new Map<number, ReturnType<typeof outerOf>>();
+  outers.set(part, byHertz);
+  const known = byHertz.get(hertz) ?? outerOf(part, hertz);
+  byHertz.set(hertz, known);
+  return known;
+}
 
 const passages = new WeakMap<Part, Map<string, Passage>>();
 
-/** The reduction of a part to these ports; kept. */
-export function passageOf(part: Part, ports: readonly PartPort[]): Passage {
+/** The reduction of a part to these ports, at 1 kHz or another frequency; kept. */
+export function passageOf(
+  part: Part,
+  ports: readonly PartPort[],
+  hertz: number = REFERENCE_FREQUENCY,
+): Passage {
   const byPorts = passages.get(part) ?? new Map<string, Passage>();
   passages.set(part, byPorts);
-  const key = ports.map((port) => port.id).join('|');
+  const key = `${hertz} ${ports.map((port) => port.id).join('|')}`;
   const known = byPorts.get(key);
   if (known) return known;
-  const outer = outers.get(part) ?? outerOf(part);
-  outers.set(part, outer);
+  const outer = keptOuter(part, hertz);
   const { net, wants } = outer;
   const contacts = ports.map((port) => nodesOfPort(port, part));
   const kept = [...new Set(contacts.flat().map(([, node]) => node))];

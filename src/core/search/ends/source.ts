@@ -3,7 +3,8 @@ import type { CircuitElement, Part, PartPort } from '../../parts';
 import { microphoneOutput, dbVPerPa, SINE_CREST, type DbSpl } from '../../units';
 import { arrive } from './arrive';
 import { isDigital, type OpenEnd, type SidesAsked } from './end';
-import { digitalEnd } from './digital';
+import { digitalEnd, hostTakes } from './digital';
+import { withEdge } from './edge';
 import { join, type Amplitude, type Voices } from './join';
 import { leave } from './leave';
 import { rangeOf } from './part-net';
@@ -39,12 +40,12 @@ function amplitudeOf(
   };
 }
 
-/** What sounds in a part when it is somebody's source: playback only where it is nothing else. */
-export function voicesOf(part: Part, pressure: DbSpl): Voices {
-  const sounding = part.circuit.filter(
-    (e) =>
-      e.kind === 'electret' ||
-      (e.kind === 'signal' && (part.host ? e.hears === 'playback' : e.hears !== 'playback')),
+/** What sounds in a part when it is somebody's source; `plays`: what it plays, and nothing else. */
+function voicesOf(part: Part, pressure: DbSpl, plays = part.host !== undefined): Voices {
+  const sounding = part.circuit.filter((e) =>
+    plays
+      ? e.kind === 'signal' && e.hears === 'playback'
+      : e.kind === 'electret' || (e.kind === 'signal' && e.hears !== 'playback'),
   );
   return new Map(
     sounding.flatMap((element) => {
@@ -67,9 +68,13 @@ const PAIRED = {
 export function asked(end: OpenEnd, sides: SidesAsked): OpenEnd {
   const { part, port, analogue } = end;
   if (!analogue || sides === 'any') return end;
-  const paired = part.ports.some(
-    (other) => other !== port && other.direction === 'out' && other.connector === port.connector,
-  );
+  // An output with both sides on its own contacts is half of nothing.
+  const isStereo = ['left', 'right'].every((role) => Object.values(port.roles ?? {}).some((r) => r === role));
+  const paired =
+    !isStereo &&
+    part.ports.some(
+      (other) => other !== port && other.direction === 'out' && other.connector === port.connector,
+    );
   const wanted = paired ? PAIRED[sides] : sides;
   return { ...end, analogue: { ...analogue, sides: wanted }, state: `${end.state} ${wanted}` };
 }
@@ -85,11 +90,30 @@ export function sourceEnds(part: Part, pressure: DbSpl, sides: SidesAsked = 'any
         ? [digitalEnd(part, port)]
         : [];
     }
-    if (port.direction === 'in' || port.direction === 'through') return [];
-    const passage = passageOf(part, [port]);
-    const joined = join(passage, undefined, undefined, voices);
-    const [places] = passage.places;
-    const end = joined && places && leave(joined, part, port, places);
-    return end ? [asked(end, sides)] : [];
+    return analogueEnds(part, port, voices, sides);
   });
+}
+
+/** What sounds in a part, at one of its ports. */
+function analogueEnds(part: Part, port: PartPort, voices: Voices, sides: SidesAsked): OpenEnd[] {
+  if (port.direction === 'in' || port.direction === 'through') return [];
+  const passage = passageOf(part, [port]);
+  const joined = join(passage, undefined, undefined, voices);
+  const [places] = passage.places;
+  const end = joined && places && leave(joined, part, port, places);
+  return end ? [asked(withEdge(end, voices), sides)] : [];
+}
+
+/** The ends at which a host's playback is given by another thing in its port, such as a headset dongle. */
+export function playedEnds(host: Part, player: Part, pressure: DbSpl, sides: SidesAsked = 'any'): OpenEnd[] {
+  const entry = player.ports.find(({ id }) => id === player.bus?.port);
+  if (!player.bus?.plays || !entry) return [];
+  const own = digitalEnd(player, entry);
+  const from = host.ports.find((port) => isDigital(port) && hostTakes(host, port, own));
+  if (!from) return [];
+  const voices = voicesOf(player, pressure, true);
+  return player.ports
+    .filter((port) => !isDigital(port))
+    .flatMap((port) => analogueEnds(player, port, voices, sides))
+    .map((end) => ({ ...end, begins: { from, part: player, entry } }));
 }

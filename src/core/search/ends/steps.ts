@@ -2,6 +2,7 @@ import type { Part, PartPort } from '../../parts';
 import { arrive } from './arrive';
 import { departures, matingOf, type Departure } from './classes';
 import { digitalEnd, digitalExits, hostTakes } from './digital';
+import { edgeBeyond, isDulled } from './edge';
 import { isDigital, type OpenEnd } from './end';
 import { join } from './join';
 import { leave } from './leave';
@@ -21,9 +22,11 @@ export function exitEnd(part: Part, entry: PartPort, end: OpenEnd, exit: PartPor
   };
   const next = inReading();
   // What hangs on which band a spring happens to meet is no way that anybody could rely on.
-  return next && departures(end.port, entry).every((reading) => inReading(reading)?.state === next.state)
-    ? next
-    : undefined;
+  const isSure =
+    next && departures(end.port, entry).every((reading) => inReading(reading)?.state === next.state);
+  if (!isSure) return undefined;
+  const edge = edgeBeyond(part, entry, end, exit);
+  return edge && next.analogue ? { ...next, analogue: { ...next.analogue, edge } } : next;
 }
 
 /** The sound device that a part makes of what comes to one of its ports. */
@@ -40,7 +43,7 @@ export function convertedEnd(part: Part, entry: PartPort, end: OpenEnd): OpenEnd
 export function throughPart(part: Part, entry: PartPort, end: OpenEnd): OpenEnd[] {
   if (!matingOf(end.port, entry).fits) return [];
   if (end.digital) return digitalExits(part, entry, end);
-  if (part.host) return [];
+  if (part.host || isDulled(part, entry, end)) return [];
   const exits = exitsOf(part, entry).flatMap((exit) => exitEnd(part, entry, end, exit) ?? []);
   return [...exits, ...convertedEnd(part, entry, end)];
 }
@@ -49,6 +52,7 @@ export function throughPart(part: Part, entry: PartPort, end: OpenEnd): OpenEnd[
 export function passes(part: Part, entry: PartPort, end: OpenEnd): boolean {
   if (!matingOf(end.port, entry).fits) return false;
   if (end.digital) return digitalExits(part, entry, end).length > 0;
+  if (isDulled(part, entry, end)) return false;
   return (
     convertedEnd(part, entry, end).length > 0 ||
     exitsOf(part, entry).some((exit) => exitEnd(part, entry, end, exit) !== undefined)
@@ -62,5 +66,5 @@ export function couldRecord(host: Part, port: PartPort, end: OpenEnd): boolean {
   const captures = (host.captures ?? []).filter(
     (one) => one.port === port.id || one.channels.some(({ socket }) => socket === port.id),
   );
-  return captures.length > 0 && arrive(host, port, end, captures);
+  return captures.length > 0 && !isDulled(host, port, end) && arrive(host, port, end, captures);
 }

@@ -5,7 +5,7 @@ import { mate } from '../../plugs';
 import {
   choiceOf,
   endsOf,
-  jointAt,
+  isFree,
   jointsOf,
   laidParts,
   portOf,
@@ -94,7 +94,7 @@ function freeFor(rig: Rig, at: PortRef, parts: readonly LaidPart[]): PortRef[] {
   if (!port) return [];
   return parts.flatMap(({ placed, part }) => {
     const free = part.ports.filter(
-      (one) => !jointAt(rig, { part: placed.id, port: one.id }) && mate(one, port).fits,
+      (one) => isFree(rig, { part: placed.id, port: one.id }) && mate(one, port).fits,
     );
     const once = new Map(free.toReversed().map((one) => [one.alike ?? one.id, one.id]));
     return [...once.values()].toReversed().map((id) => ({ part: placed.id, port: id }));

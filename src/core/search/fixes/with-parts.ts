@@ -1,7 +1,7 @@
 import { goesBetween, passesOn, type Part, type PartPort } from '../../parts';
 import {
   endsOf,
-  jointAt,
+  isFree,
   jointsOf,
   matchPorts,
   partsFor,
@@ -29,7 +29,7 @@ export const swaps = (rig: Rig, laid: LaidPart): RigEdit[] =>
 
 /** Things that go into a free socket or onto a free plug of a part. */
 export function additions(rig: Rig, laid: LaidPart, isWanted: (part: Part) => boolean): RigEdit[] {
-  const free = laid.part.ports.filter((port) => !jointAt(rig, { part: laid.placed.id, port: port.id }));
+  const free = laid.part.ports.filter((port) => isFree(rig, { part: laid.placed.id, port: port.id }));
   return free.flatMap((port) => additionsAt(rig, { part: laid.placed.id, port }, isWanted));
 }
 

@@ -29,7 +29,7 @@ export interface Stock {
 }
 
 /** What is put at the end of a branch, what may stand before it, and the contacts that must get through. */
-interface Ending {
+export interface Ending {
   readonly what: string;
   readonly leaves: (parts: readonly Part[]) => { part: Part; port: PartPort }[];
   readonly isLink: (part: Part) => boolean;
@@ -62,6 +62,23 @@ function offshootsAt(port: PartPort, { what, leaves, isLink, contacts }: Ending,
   const found = [...straight, ...over].sort((x, y) => compareCosts(cost(x), cost(y)));
   cache.set(key, found);
   return found;
+}
+
+/** The layout with one thing more at the end of a branch from a free port, in the way that costs least there. */
+export function withOffshootAt(
+  layout: Layout,
+  at: PortRef,
+  ending: Ending,
+  stock: Stock,
+): { layout: Layout; leaf: string }[] {
+  const port = pieceOf(layout, at.part)?.part.ports.find((p) => p.id === at.port);
+  if (!port || isTaken(layout, at)) return [];
+  return offshootsAt(port, ending, stock)
+    .slice(0, 1)
+    .map((branch) => {
+      const grown = withOffshoot(layout, at, branch);
+      return { layout: grown, leaf: grown.pieces.at(-1)?.id ?? '' };
+    });
 }
 
 function withOffshoot(layout: Layout, at: PortRef, { leaf, port, by }: Offshoot): Layout {

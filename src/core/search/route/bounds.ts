@@ -63,10 +63,12 @@ function allWays(pool: Pool): readonly Way[] {
   const known = waysIn.get(pool);
   if (known) return known;
   const halves = new Map<string, Half>();
+  const put = (half: Half) => halves.set(`${half.connector} ${half.gender}`, half);
   for (const part of pool.parts) {
     for (const { connector, gender } of part.ports) {
-      const half: Half = { connector, gender: gender === 'plug' ? 'jack' : 'plug' };
-      halves.set(`${half.connector} ${half.gender}`, half);
+      put({ connector, gender: gender === 'plug' ? 'jack' : 'plug' });
+      // What leaves a part may go into a socket of another kind: a TS plug into a TRS one.
+      put({ connector, gender });
     }
   }
   const found = pool.parts.flatMap((part) =>

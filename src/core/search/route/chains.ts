@@ -6,6 +6,7 @@ import {
   compareCosts,
   compareWeights,
   costFor,
+  costOf,
   costOfOneMore,
   NOTHING,
   plus,
@@ -31,8 +32,10 @@ export interface PartChain {
   readonly links: readonly Link[];
   readonly to: PartPort;
   readonly kind: string;
-  /** What makes it electrically another chain: its boxes, and what comes to its end. */
+  /** What makes it another chain: its boxes, what comes to its end, and whether something in it reaches from place to place. */
   readonly way: string;
+  /** How far it reaches to its goal. */
+  readonly reach: Reach;
   readonly cost: Cost;
 }
 
@@ -157,20 +160,25 @@ export class ChainFinder {
     const { goal: part, ports, accepts, always = false, purse } = search;
     const goal = { part, ports, accepts, always };
     this.least = boundsTo(goal, search.starts, search.pool, purse, search.via, search.known);
-    for (const end of search.starts) {
-      this.grow({
-        from: end.port,
-        end,
-        links: [],
-        used: useOf([]),
-        path: '',
-        reach: reachAfter(undefined, end.part, end.port),
-        copper: 0,
-        extra: search.extra?.(end) ?? NOTHING,
-        passed: search.via === undefined,
-        cost: NOTHING,
-      });
-    }
+    for (const end of search.starts) this.begin(end);
+  }
+
+  private begin(end: OpenEnd): void {
+    const { begins, part, port } = end;
+    const { search } = this;
+    const of = begins ? [begins.part] : [];
+    this.grow({
+      from: begins?.from ?? port,
+      end,
+      links: begins ? [{ part: begins.part, entry: begins.entry, exit: port }] : [],
+      used: useOf(of),
+      path: of.map(({ id }) => `>${id}`).join(''),
+      reach: reachAfter(undefined, part, port),
+      copper: 0,
+      extra: search.extra?.(end) ?? NOTHING,
+      passed: search.via === undefined || of.some((one) => this.isVia(one)),
+      cost: costOf(of, search.purse),
+    });
   }
 
   /** The least that the next chain can cost; undefined when there is none. */
@@ -191,13 +199,14 @@ export class ChainFinder {
   }
 
   private chainOf(node: Node, to: PartPort): PartChain {
-    const { from, links, path, end } = node;
+    const { from, links, path, end, reach } = node;
     return {
       from,
       links,
       to,
       kind: kindOfChain(from, links, to),
-      way: `${path}>${sameSocket(to)} ${end.state}`,
+      reach,
+      way: `${path}|${reach}>${sameSocket(to)} ${end.state}`,
       cost: plus(node.cost, costFor(0, 0, 1, this.search.purse)),
     };
   }

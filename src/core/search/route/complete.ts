@@ -1,7 +1,9 @@
 import { supplySockets } from '../../parts';
 import { halved, withHeadphones, withPairs, withSecondLead, withSupply, type Stock } from './attach';
 import { withCallers } from './call-in';
+import { withCarried } from './carried';
 import { chargingSockets, suppliedPorts } from './charging';
+import { carriedIn } from './gear';
 import { isTaken, type Layout } from './layout';
 import type { RouteRequest } from './request';
 import { bridged } from './runs';
@@ -47,5 +49,7 @@ export function completed(bare: Layout, request: RouteRequest, stock: Stock): La
   const heard = listens ? answered.flatMap((layout) => withHeadphones(layout, stock)) : answered;
   const lit = heard.flatMap((layout) => powered(layout, stock));
   const fed = wishes.charge ? lit.flatMap((layout) => charged(layout, stock)) : lit;
-  return fed.flatMap((layout) => bridged(layout, request) ?? []);
+  const carried = carriedIn(request);
+  const all = carried.length === 0 ? fed : fed.flatMap((layout) => withCarried(layout, carried, stock));
+  return all.flatMap((layout) => bridged(layout, request) ?? []);
 }

@@ -43,11 +43,11 @@ function headOf({ pieces, joints }: Layout, source: string): Head | undefined {
   }
 }
 
-/** What is the only trouble that weighs, of one source. */
-function onlyTrouble({ findings }: Outcome): Finding | undefined {
-  const [only, ...others] = findings.filter(({ severity }) => severity !== 'note');
-  return others.length === 0 ? only : undefined;
-}
+/** What weighs, where nothing of it blocks: every switch that any of it names was tried. */
+const troubles = ({ findings }: Outcome): readonly Finding[] => {
+  const weighing = findings.filter(({ severity }) => severity !== 'note');
+  return weighing.every(({ severity }) => severity === 'spoils') ? weighing : [];
+};
 
 /**
  * Ways of sources with which it was spoilt, though every switch that might have mended it was tried, before anything followed: what is
@@ -57,12 +57,13 @@ export class LostHeads {
   private readonly lost = new Set<string>();
 
   learn(layout: Layout, judged: Outcome, facts: Facts): void {
-    const finding = onlyTrouble(judged);
-    const lost = finding && checkOf(finding.code)?.isLostAt?.(facts, finding);
-    const [source, ...others] = finding ? sourcesOf(finding) : [];
-    if (lost === undefined || source === undefined || others.length > 0) return;
-    const head = headOf(layout, source);
-    if (head?.end === lost.part) this.lost.add(lost.byFar ? head.boxes : head.key);
+    for (const finding of troubles(judged)) {
+      const lost = checkOf(finding.code)?.isLostAt?.(facts, finding);
+      const [source, ...others] = sourcesOf(finding);
+      if (lost === undefined || source === undefined || others.length > 0) continue;
+      const head = headOf(layout, source);
+      if (head?.end === lost.part) this.lost.add(lost.byFar ? head.boxes : head.key);
+    }
   }
 
   has(layout: Layout): boolean {

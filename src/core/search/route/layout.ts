@@ -1,4 +1,4 @@
-import { applyEdit, freshId, type Joint, type PortRef, type Rig } from '../../rig';
+import { applyEdit, freshId, portsInOpening, type Joint, type PortRef, type Rig } from '../../rig';
 import type { AppId } from '../../apps';
 import type { Part } from '../../parts';
 import type { PartChain } from './chains';
@@ -26,11 +26,13 @@ export interface Layout {
   readonly kind: string;
   /** A piece that the user has there already. */
   readonly given?: string;
+  /** Pieces that the user has there and that bring no sound. */
+  readonly carried?: readonly string[];
 }
 
 /** The pieces that were put between. */
-export const betweenPieces = ({ pieces, sources, recorders, given }: Layout): Piece[] =>
-  pieces.filter(({ id }) => !sources.includes(id) && !recorders.includes(id) && id !== given);
+export const betweenPieces = ({ pieces, sources, recorders, given, carried = [] }: Layout): Piece[] =>
+  pieces.filter(({ id }) => ![...sources, ...recorders, ...carried].includes(id) && id !== given);
 
 /** The parts that were put between. */
 export const between = (layout: Layout): Part[] => betweenPieces(layout).map(({ part }) => part);
@@ -81,12 +83,20 @@ export function layoutCost(layout: Layout, purse: Purse): Cost {
   return plus(bought, costFor(0, 0, layout.joints.length, purse));
 }
 
-export const isTaken = (layout: Layout, ref: PortRef): boolean =>
-  layout.joints.some(
+const hasJoint = ({ joints }: Layout, part: string, port: string): boolean =>
+  joints.some(
     ({ plug, jack }) =>
-      (plug.part === ref.part && plug.port === ref.port) ||
-      (jack.part === ref.part && jack.port === ref.port),
+      (plug.part === part && plug.port === port) || (jack.part === part && jack.port === port),
   );
+
+/** Whether a plug is in a port, or in another that shares its opening. */
+export function isTaken(layout: Layout, { part: id, port }: PortRef): boolean {
+  if (hasJoint(layout, id, port)) return true;
+  const part = pieceOf(layout, id)?.part;
+  const own = part?.ports.find((one) => one.id === port);
+  if (!part || own?.opening === undefined) return false;
+  return portsInOpening(part, own).some((other) => hasJoint(layout, id, other.id));
+}
 
 export const pieceOf = (layout: Layout, id: string): Piece | undefined =>
   layout.pieces.find((piece) => piece.id === id);

@@ -2,6 +2,7 @@ import { findPart, type Part, isSupply, isHeadphones } from '../../parts';
 import type { Stock } from './attach';
 import { chargesThrough } from './charging';
 import { completed } from './complete';
+import { boxOf } from './gear';
 import { Heap } from '../heap';
 import {
   compareCosts,
@@ -30,7 +31,9 @@ import {
 } from './rank';
 import type { RouteRequest } from './request';
 import { overruns } from './runs';
-import { passesCharge, streamsOf, type Ground, type Stream } from './streams';
+import type { Ground } from './ground';
+import { streamsOf, type Stream } from './streams';
+import { passesCharge } from './vias';
 import { leastForCallers } from './call-in';
 import { callersIn } from './far-ends';
 import type { Verdicts } from './verdicts';
@@ -47,7 +50,7 @@ function leastExtra(request: RouteRequest, parts: readonly Part[], purse: Purse)
   const { hear, guests, charge, callers } = request.wishes ?? {};
   const least = (some: readonly Part[]): Cost =>
     some.map((part) => costOfOneMore(part, useOf([]), purse)).sort(compareCosts)[0] ?? NOTHING;
-  const box = callers && request.through !== undefined ? partFor(request, request.through) : undefined;
+  const box = callers ? boxOf(request) : undefined;
   const atFarEnds = box && leastForCallers(box, callersIn(request).length, { parts, purse });
   const listening = (hear || guests) && !box ? least(parts.filter(isHeadphones)) : NOTHING;
   const charging = charge && request.destinations.some(({ part }) => chargesThrough(partFor(request, part)));
@@ -142,7 +145,7 @@ export class Search {
       for (const repaired of verdict.repaired) this.offer(repaired);
       return;
     }
-    const { rig, judged, touchy, lost } = verdict;
+    const { rig, judged, touchy, rough, lost } = verdict;
     const apart = this.request.wishes?.channels === 'apart';
     const { kind } = verdict.layout;
     this.keep({
@@ -153,6 +156,7 @@ export class Search {
       kind,
       overruns: overruns(layout),
       touchy,
+      rough,
       apart,
       lost,
     });

@@ -76,6 +76,8 @@ export interface Plan {
   readonly complete: boolean;
   /** Where it is not complete: nothing that weighs less, money and bother, is left unseen. */
   readonly ruledOut?: number;
+  /** A further destination that was wanted only if cheap, and is left out: it would cost so much more; undefined where there is no way at all. */
+  readonly leftOut?: { readonly part: string; readonly under: number; readonly more?: number };
 }
 
 /** What has to be bought for a layout, and what comes from the drawer. */
@@ -185,7 +187,24 @@ function* withSecond(
   return { pairs: pairs.slice(0, limits.count), searched, complete };
 }
 
+/** With all destinations, or without the last that is wanted only if cheap, where it is not. */
 function* routesFor(request: RouteRequest, limits: SearchLimits, catalogue?: readonly Part[]): Steps<Plan> {
+  const { destinations } = request;
+  const last = destinations.at(-1);
+  if (destinations.length < 2 || last?.under === undefined)
+    return yield* routesToAll(request, limits, catalogue);
+  const fewer = yield* routesFor({ ...request, destinations: destinations.slice(0, -1) }, limits, catalogue);
+  const all = yield* routesToAll(request, limits, catalogue);
+  const [with_, without_] = [all.routes[0]?.cost, fewer.routes[0]?.cost];
+  const more = with_ === undefined || without_ === undefined ? undefined : with_ - without_;
+  const complete = all.complete && fewer.complete;
+  if (more !== undefined && more <= last.under) return { ...all, complete };
+  if (without_ === undefined) return all;
+  const leftOut = { part: last.part, under: last.under, ...(more !== undefined && { more }) };
+  return { ...fewer, complete, searched: all.searched + fewer.searched, leftOut };
+}
+
+function* routesToAll(request: RouteRequest, limits: SearchLimits, catalogue?: readonly Part[]): Steps<Plan> {
   if (request.wishes?.also === undefined) {
     const { found, searched, complete, ruledOut } = yield* search(request, limits, catalogue);
     const routes = found.map((one, index) => routeOf(one, index, found[index - 1], request));

@@ -5,6 +5,7 @@ import { isDigital } from '../ends';
 import { overNoise } from '../settings';
 import type { Rig } from '../../rig';
 import { TOUCHY } from '../bother';
+import { checkOf } from '../../checks';
 import { suppliedPorts } from './charging';
 import type { Cost } from './inventory';
 import { between, isTaken, pieceOf, type Layout } from './layout';
@@ -25,6 +26,8 @@ export interface Found {
   readonly lost: number;
   /** A line output is kept from clipping a microphone input by knobs alone. */
   readonly touchy: boolean;
+  /** What copper weighs where practice takes a box. */
+  readonly rough: number;
 }
 
 /** The weaker of what the arrivals rest on; 0 is best. */
@@ -44,17 +47,26 @@ const HISS = 1;
 const HARDLY = 1;
 const DULL = 10;
 
-type Weighed = Pick<Found, 'cost' | 'judged' | 'touchy' | 'apart' | 'lost'>;
+type Weighed = Pick<Found, 'cost' | 'judged' | 'touchy' | 'rough' | 'apart' | 'lost'>;
 
 /** Copying a side over, each time, weighs as much. Ours. */
 const ONE_SIDE = 5;
 
-/** Money and bother, and what a hiss, touchy knobs and a side left empty weigh. */
-export const weightOf = ({ cost, judged, touchy, apart, lost }: Weighed): number =>
+/** A note about the plugs, which another lead would cure, weighs more than an adapter to buy, with a piece and a joint more. Ours. */
+const NOTED = 15;
+
+/** Notes that another lead or adapter would cure. */
+const notedIn = ({ findings }: Outcome): number =>
+  findings.filter((f) => f.severity === 'note' && (checkOf(f.code)?.cures ?? []).includes('link')).length;
+
+/** Money and bother, and what a hiss, touchy knobs, copper in place of a box, notes about the plugs and a side left empty weigh. */
+export const weightOf = ({ cost, judged, touchy, rough, apart, lost }: Weighed): number =>
   cost.weight +
   HISS * Math.max(0, CLEAR - qualityOf(judged)) +
   DULL * Math.max(0, lost - HARDLY) +
   (touchy ? TOUCHY : 0) +
+  rough +
+  NOTED * notedIn(judged) +
   (isWhole({ judged, apart }) ? 0 : ONE_SIDE);
 
 const PLACES: ReadonlyMap<string, number> = new Map(CATALOGUE.map(({ id }, index) => [id, index]));

@@ -1,9 +1,10 @@
 import { findApp, DEFAULT_APP } from '../../apps';
-import { staysPut } from '../../parts';
+import { playsBack, staysPut, type Part } from '../../parts';
 import { partProblems } from '../../parts/model/part-problems';
 import { canStand, isSource, isSpoken } from '../../rig';
 import { quoteValue } from '../../schema';
 import { callersIn, lackFor, partIn } from './far-ends';
+import { boxOf } from './gear';
 import { entriesOf } from './sockets';
 import { WISH_NAMES, type RequestDestination, type RouteRequest, type WishName } from './request';
 
@@ -39,8 +40,9 @@ function* sourceProblems(request: RouteRequest): Problems {
     const at = `/sources/${index}`;
     const part = partIn(request, source.part);
     if (!part) yield { code: 'unknown-part', at: `${at}/part`, value: quoteValue(source.part) };
-    else if (!isSource(part) && !isSpoken(part))
+    else if (!isSource(part) && !isSpoken(part) && !playsBack(part))
       yield { code: 'no-sound', at: `${at}/part`, value: part.name };
+    yield* unusableProblems(part, source.unusable, `${at}/unusable`);
     for (const [id, value] of Object.entries(source.settings ?? {})) {
       if (part && !canStand(part, id, value)) {
         const expected = 'must be a setting of the part that can stand so';
@@ -50,10 +52,33 @@ function* sourceProblems(request: RouteRequest): Problems {
   }
 }
 
+/** Ports that are said to be unusable and that the part does not have. */
+function* unusableProblems(part: Part | undefined, unusable: readonly string[] = [], at: string): Problems {
+  for (const [index, id] of unusable.entries()) {
+    if (!part || part.ports.some((port) => port.id === id)) continue;
+    const expected = `must be a port of the ${part.name}`;
+    yield { code: 'malformed', at: `${at}/${index}`, value: quoteValue(id), expected };
+  }
+}
+
+/** What is carried along is a device that brings no sound. */
+function* carriedProblems(request: RouteRequest): Problems {
+  for (const [index, id] of (request.carried ?? []).entries()) {
+    const at = `/carried/${index}`;
+    const part = partIn(request, id);
+    if (!part) yield { code: 'unknown-part', at, value: quoteValue(id) };
+    else if (!part.bus || part.bus.captures.length > 0 || part.bus.plays) {
+      const expected = 'must be a device for a digital port that brings no sound';
+      yield { code: 'malformed', at, value: quoteValue(id), expected };
+    }
+  }
+}
+
 function* destinationProblems(request: RouteRequest, destination: RequestDestination, at: string): Problems {
   const part = partIn(request, destination.part);
   if (!part) yield { code: 'unknown-part', at: `${at}/part`, value: quoteValue(destination.part) };
   else if (!part.host) yield { code: 'no-recorder', at: `${at}/part`, value: part.name };
+  yield* unusableProblems(part, destination.unusable, `${at}/unusable`);
   if (destination.app !== undefined && !findApp(destination.app)) {
     yield { code: 'unknown-app', at: `${at}/app`, value: quoteValue(destination.app) };
   }
@@ -65,6 +90,7 @@ function* namesOf(request: RouteRequest): Problems {
   for (const [index, destination] of request.destinations.entries()) {
     yield* destinationProblems(request, destination, `/destinations/${index}`);
   }
+  yield* carriedProblems(request);
   const { through, wishes, drawer, catalogue } = request;
   if (wishes?.also) yield* destinationProblems(request, wishes.also, '/wishes/also');
   if (through !== undefined) {
@@ -73,6 +99,7 @@ function* namesOf(request: RouteRequest): Problems {
     else if (part.host || entriesOf(part).length === 0) {
       yield { code: 'nothing-goes-in', at: '/through', value: part.name };
     }
+    yield* unusableProblems(part, request.throughUnusable, '/throughUnusable');
   }
   for (const id of [...Object.keys(drawer ?? {}), ...(catalogue ?? [])]) {
     const at = drawer && Object.hasOwn(drawer, id) ? `/drawer/${id}` : '/catalogue';
@@ -82,7 +109,7 @@ function* namesOf(request: RouteRequest): Problems {
 
 /** Why callers cannot come back, whatever is bought. */
 function callersProblem(request: RouteRequest): string | undefined {
-  const box = request.through === undefined ? undefined : partIn(request, request.through);
+  const box = boxOf(request);
   if (!box) return 'no box is named that they could come back into';
   const callers = callersIn(request);
   return callers.length === 0 ? 'nobody speaks at the far end of what records here' : lackFor(box, callers);

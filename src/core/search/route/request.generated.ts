@@ -12,6 +12,7 @@ export interface RequestSource {
   readonly distance?: number;
   /** Where it stands: a word that the distances name. */
   readonly place?: string;
+  readonly unusable?: readonly string[];
 }
 
 /** What is to record it: a host and, where it runs apps, the app class. */
@@ -19,6 +20,9 @@ export interface RequestDestination {
   readonly part: string;
   readonly app?: AppId;
   readonly place?: string;
+  readonly unusable?: readonly string[];
+  /** Of a further destination: it is wanted only where it costs no more than so much more. */
+  readonly under?: number;
 }
 
 /** Metres between two places. */
@@ -66,6 +70,9 @@ export interface RouteRequest {
   /** A mixer or box that is there already and that every source goes into. */
   readonly through?: string;
   readonly throughPlace?: string;
+  readonly throughUnusable?: readonly string[];
+  /** What brings no sound and is to stay plugged into the first destination: a MIDI keyboard, a mouse, storage. It is there already. */
+  readonly carried?: readonly string[];
   /** How far places lie apart; those of which nothing is said are one. */
   readonly distances?: readonly Distance[];
   /** `money` where absent. */

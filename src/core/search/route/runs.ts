@@ -37,7 +37,8 @@ export interface Stretch {
   readonly metres: number;
 }
 
-const apart = (request: RouteRequest, a: string | undefined, b: string | undefined): number =>
+/** How far two places lie apart, as far as a request says. */
+export const apart = (request: RouteRequest, a: string | undefined, b: string | undefined): number =>
   a === undefined || b === undefined
     ? 0
     : Math.max(

@@ -2,12 +2,13 @@ import { CATALOGUE, type Part } from '../../parts';
 import { UNBALANCED_METRES } from '../../engine/levels';
 import { appAt, gradesOf, ITSELF, wayAt } from './grades';
 import { FEW_PIECES, USUAL_BOTHER } from '../bother';
+import { boxOf, withoutPorts } from './gear';
 import type { Purse } from './inventory';
 import { type Piece } from './layout';
 import { poolOf, type Pool } from './pool';
 import { bestOf, compareFound, type Found } from './rank';
 import type { RouteRequest } from './request';
-import { type Ground } from './streams';
+import type { Ground } from './ground';
 import { Verdicts } from './verdicts';
 import { isAllowed } from './wishes';
 import { partFor, Search, type Pass } from './pass';
@@ -74,15 +75,15 @@ function piecesOf(request: RouteRequest): { sources: Piece[]; recorders: Piece[]
     taken.set(part, count);
     return count === 1 ? part : `${part}-${count}`;
   };
-  const sources = request.sources.map(({ part, label, settings }) => ({
+  const sources = request.sources.map(({ part, label, settings, unusable }) => ({
     id: idOf(part),
-    part: partFor(request, part),
+    part: withoutPorts(partFor(request, part), unusable),
     ...(label !== undefined && { label }),
     ...(settings && { settings }),
   }));
-  const recorders = request.destinations.map(({ part, app }) => ({
+  const recorders = request.destinations.map(({ part, app, unusable }) => ({
     id: idOf(part),
-    part: partFor(request, part),
+    part: withoutPorts(partFor(request, part), unusable),
     ...(app !== undefined && { app }),
   }));
   return { sources, recorders };
@@ -217,6 +218,7 @@ export function* search(
   let ruledOut = Infinity;
   let steps = 0;
   const passes = passesOf(grades, request);
+  const box = boxOf(request);
   const verdicts = new Verdicts(request, { parts, purse: purseOf(request) });
   for (const [index, pass] of passes.entries()) {
     if (found.length >= limits.count) break;
@@ -232,7 +234,7 @@ export function* search(
       apart: request.wishes?.channels === 'apart',
       callers: request.wishes?.callers === true,
       sides: sidesWanted(request, recorders),
-      ...(request.through !== undefined && { middle: partFor(request, request.through) }),
+      ...(box && { middle: box }),
       longest: limits.longest,
       takes: (recorder: Piece, end: Parameters<typeof wayAt>[0]) =>
         (byRecorder.get(recorder)?.get(wayAt(end)) ?? Infinity) <= pass.grade,

@@ -1,3 +1,4 @@
+import type { PortRef } from '../../rig';
 import type { Layout } from './layout';
 import type { RouteRequest } from './request';
 
@@ -21,8 +22,9 @@ export class Shapes {
     return code;
   }
 
-  private asked({ sources, recorders, given }: Layout, id: string): unknown {
+  private asked({ sources, recorders, given, carried }: Layout, id: string): unknown {
     if (id === given) return 'given';
+    if (carried?.includes(id)) return 'carried';
     const asked =
       this.request.sources[sources.indexOf(id)] ?? this.request.destinations[recorders.indexOf(id)];
     return asked && { ...asked, label: undefined };
@@ -36,11 +38,17 @@ export class Shapes {
         return [id, this.codeOf(JSON.stringify([part.id, length, app, settings, this.asked(layout, id)]))];
       }),
     );
+    const ports = new Map(
+      pieces.map(({ id, part }) => [id, new Map(part.ports.map((port) => [port.id, port.alike ?? port.id]))]),
+    );
+    // Ports that are as good as one another are one.
+    const kindOf = ({ part, port }: PortRef) => ports.get(part)?.get(port) ?? port;
     for (let round = 0; round < Math.min(MOST_ROUNDS, pieces.length); round += 1) {
       const around = new Map<string, string[]>(pieces.map(({ id }) => [id, []]));
       for (const { plug, jack } of joints) {
-        around.get(plug.part)?.push(`${plug.port} ${jack.port} ${names.get(jack.part)}`);
-        around.get(jack.part)?.push(`${jack.port} ${plug.port} ${names.get(plug.part)}`);
+        const [own, far] = [kindOf(plug), kindOf(jack)];
+        around.get(plug.part)?.push(`${own} ${far} ${names.get(jack.part)}`);
+        around.get(jack.part)?.push(`${far} ${own} ${names.get(plug.part)}`);
       }
       names = new Map(
         pieces.map(({ id }) => [

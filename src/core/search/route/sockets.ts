@@ -1,5 +1,16 @@
 import type { Part, PartPort } from '../../parts';
-import { asked, channelsOf, idealEnd, isDigital, throughPart, type OpenEnd, type SidesAsked } from '../ends';
+import { portsInOpening } from '../../rig';
+import {
+  asked,
+  channelsOf,
+  exitEnd,
+  exitsOf,
+  idealEnd,
+  isDigital,
+  throughPart,
+  type OpenEnd,
+  type SidesAsked,
+} from '../ends';
 import { likeSockets } from './pool';
 
 /** Of the outputs of a pair the first: the other is joined with it. */
@@ -7,7 +18,7 @@ export function firstOfPairs(ends: readonly OpenEnd[]): OpenEnd[] {
   const kinds = new Map<string, OpenEnd>();
   for (const end of ends) {
     const { connector, gender, roles } = end.port;
-    const kind = `${connector} ${gender} ${JSON.stringify(roles ?? {})}`;
+    const kind = `${end.part.id} ${connector} ${gender} ${JSON.stringify(roles ?? {})}`;
     if (!kinds.has(kind)) kinds.set(kind, end);
   }
   return [...kinds.values()];
@@ -17,7 +28,17 @@ export function firstOfPairs(ends: readonly OpenEnd[]): OpenEnd[] {
 export const entriesOf = (part: Part): PartPort[] =>
   part.ports.filter((port) => !isDigital(port) && port.direction !== 'out');
 
+/** How many plugs go into these ports at once. */
+export const openingsOf = (ports: readonly PartPort[]): number =>
+  new Set(ports.map(({ id, opening }) => opening ?? `only ${id}`)).size;
+
 const ends = new WeakMap<Part, Map<string, readonly OpenEnd[]>>();
+
+/** What records has outputs, too, that give on what it hears. */
+const beyond = (part: Part, entry: PartPort, end: OpenEnd): OpenEnd[] =>
+  part.host
+    ? exitsOf(part, entry).flatMap((exit) => exitEnd(part, entry, end, exit) ?? [])
+    : throughPart(part, entry, end);
 
 /** The ends at which anything that enters a part may leave it, each to come to these sides of what records it. */
 export function middleEnds(part: Part, sides: SidesAsked = 'any'): readonly OpenEnd[] {
@@ -25,8 +46,9 @@ export function middleEnds(part: Part, sides: SidesAsked = 'any'): readonly Open
   ends.set(part, bySides);
   const known = bySides.get(sides);
   if (known) return known;
-  const all = entriesOf(part).flatMap((entry) => throughPart(part, entry, idealEnd(part, entry)));
-  const once = [...new Map(all.map((end) => [end.port.id, end])).values()];
+  const all = entriesOf(part).flatMap((entry) => beyond(part, entry, idealEnd(part, entry)));
+  // Of what several entries bring to one output that of the first counts: it is the first that is filled.
+  const once = [...new Map(all.toReversed().map((end) => [end.port.id, end])).values()].reverse();
   const found = once.map((end) => asked(end, sides));
   bySides.set(sides, found);
   return found;
@@ -46,7 +68,8 @@ export function assign(
   const taken: PartPort[] = [];
   const channels = new Set<string>();
   for (const port of wanted) {
-    const free = likeSockets(part, port).filter((other) => !taken.includes(other) && !others.includes(other));
+    const inUse = [...taken, ...others].flatMap((other) => portsInOpening(part, other));
+    const free = likeSockets(part, port).filter((other) => !inUse.includes(other));
     const alone = free.find((other) => !channelsOf(part, other).some((channel) => channels.has(channel)));
     const [first] = free;
     // What reaches several channels is led by a pan or a mode; what reaches one shares it for good.

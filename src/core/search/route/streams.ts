@@ -1,21 +1,15 @@
 import type { Part, PartPort } from '../../parts';
-import { contactsOf } from '../../plugs';
-import { couldRecord, isDigital, passes, sendsOf, sourceEnds, type OpenEnd, type SidesAsked } from '../ends';
-import { distanceDb, dbSpl, metres, type DbSpl } from '../../units';
-import { VOICE_LEVEL, WORN } from '../../engine/flow';
+import { sendsOf, type OpenEnd } from '../ends';
 import { canBeApart, isCaller } from './far-ends';
-import { boundsTo, type Goal, type KnownBounds } from './bounds';
-import { ChainFinder, type PartChain } from './chains';
-import { reachFrom } from './reach';
+import type { PartChain } from './chains';
+import { bare, endsOfSource, type Ground } from './ground';
 import { couldArrive } from './replay';
-import { chargeSockets, chargesThrough } from './charging';
-import { costOfOneMore, NOTHING, plus, useOf, type Cost, type Purse } from './inventory';
+import { costOfOneMore, NOTHING, plus, useOf, type Cost } from './inventory';
 import { withChain, withPiece, type Layout, type Piece } from './layout';
-import { Leg, Legs } from './legs';
-import { growsLong } from './lengths';
-import type { Pool } from './pool';
-import type { RequestSource, RouteRequest } from './request';
-import { assign, entriesOf, firstOfPairs, middleEnds } from './sockets';
+import { LegStore } from './leg-store';
+import { Legs } from './legs';
+import { assign, entriesOf, firstOfPairs, middleEnds, openingsOf } from './sockets';
+import { reachAfter, standsApart } from './standing';
 
 /** Layouts of one shape as they are found, the cheapest first. */
 export interface Stream {
@@ -25,213 +19,6 @@ export interface Stream {
   step(): Layout | undefined;
   /** What the least one weighs that was left out because a chain of it has too many parts; Infinity where none was. */
   readonly cut: number;
-}
-
-/** What every stream of a search shares. */
-export interface Ground {
-  readonly request: RouteRequest;
-  readonly sources: readonly Piece[];
-  /** What every source goes into, where the user has it already. */
-  readonly middle?: Part;
-  /** Something has to reach farther than unbalanced leads should. */
-  readonly far: boolean;
-  /** Every recorder charges meanwhile. */
-  readonly charge: boolean;
-  /** The most that may be spent. */
-  readonly budget: number;
-  /** To what sides of what records it every source has to come. */
-  readonly sides: SidesAsked;
-  /** Each source on a side or track of its own. */
-  readonly apart: boolean;
-  /** Who speaks at the far ends comes back into the part in the middle. */
-  readonly callers: boolean;
-  readonly recorders: readonly Piece[];
-  readonly pool: Pool;
-  readonly purse: Purse;
-  readonly longest: number;
-  /** What a source that is not joined to its own supply needs beside the chain. */
-  readonly extra: (source: OpenEnd) => Cost;
-  /** Whether a chain over these parts to a recorder is one that was found with something needless in it. */
-  readonly needless: (recorder: Piece, parts: readonly Part[]) => boolean;
-  /** What costs more than this is not wanted any more. */
-  readonly ceiling: () => Cost | undefined;
-  /** Whether the app of a recorder takes what comes to it this way. */
-  readonly takes: (recorder: Piece, end: OpenEnd) => boolean;
-}
-
-const bare = ({ sources, recorders }: Ground): Layout => ({
-  pieces: [...sources, ...recorders.filter((r) => !sources.includes(r))],
-  joints: [],
-  sources: sources.map((piece) => piece.id),
-  recorders: recorders.map((piece) => piece.id),
-  kind: '',
-});
-
-const pressureAt = (request: RouteRequest, source: RequestSource | undefined): DbSpl =>
-  dbSpl(VOICE_LEVEL[request.voice ?? 'normal'] + distanceDb(metres(source?.distance ?? WORN)));
-
-function endsOfSource(ground: Ground, source: Piece): OpenEnd[] {
-  const { request, sources } = ground;
-  const pressure = pressureAt(request, request.sources[sources.indexOf(source)]);
-  return sourceEnds(source.part, pressure, ground.sides);
-}
-
-/** A box with a socket for the charger of what stands ahead of it. */
-export const passesCharge = (part: Part): boolean =>
-  (part.hub !== undefined || part.bus !== undefined) && chargeSockets(part).length > 0;
-
-interface Vias {
-  charge?: ReadonlySet<Part>;
-  far?: ReadonlySet<Part>;
-  balancers?: ReadonlySet<Part>;
-}
-
-const kept = new WeakMap<Pool, Vias>();
-
-function keptFor(pool: Pool): Vias {
-  const known = kept.get(pool) ?? {};
-  kept.set(pool, known);
-  return known;
-}
-
-const viaCharge = (pool: Pool): ReadonlySet<Part> =>
-  (keptFor(pool).charge ??= new Set(pool.parts.filter(passesCharge)));
-
-const isBalanced = ({ roles = {} }: PartPort): boolean =>
-  ['hot', 'cold'].every((role) => Object.values(roles).some((one) => one === role));
-
-/** What makes a long run sound: an output that is balanced, numbers, radio. */
-const endsUnbalance = (part: Part): boolean =>
-  part.bus !== undefined ||
-  part.ports.some((port) => port.connector === 'radio' || (port.direction === 'out' && isBalanced(port)));
-
-/** What a chain that reaches far has to lead through: leads that can be balanced where its beginning is, else what ends the unbalance. */
-function viaFar(pool: Pool, starts: readonly OpenEnd[]): ReadonlySet<Part> {
-  const kept = keptFor(pool);
-  if (!starts.every(({ port, digital }) => digital !== undefined || isBalanced(port)))
-    return (kept.balancers ??= new Set(pool.parts.filter(endsUnbalance)));
-  const canBe = (part: Part) =>
-    growsLong(part) && part.ports.every((port) => isDigital(port) || contactsOf(port.connector).length === 3);
-  return (kept.far ??= new Set(pool.parts.filter((part) => canBe(part) || endsUnbalance(part))));
-}
-
-/** Legs that ask for the same way are one. */
-class LegStore {
-  private readonly legs = new Map<string, Leg>();
-  private readonly known = new Map<string, KnownBounds>();
-  private readonly reaches = new Map<string, ReturnType<typeof reachFrom>>();
-  constructor(private readonly ground: Ground) {}
-
-  private knownTo(recorder: Piece): KnownBounds {
-    const key = this.keyOf(recorder);
-    const known = this.known.get(key) ?? new Map();
-    this.known.set(key, known);
-    return known;
-  }
-
-  /** The least that a leg from a source to a part can weigh. */
-  leastTo(source: Piece, middle: Part): number {
-    const key = this.keyOf(source);
-    const { ground } = this;
-    const reach = this.reaches.get(key) ?? reachFrom(endsOfSource(ground, source), ground.pool, ground.purse);
-    this.reaches.set(key, reach);
-    return reach(entriesOf(middle));
-  }
-
-  /** The least that a leg from a port of a part to a recorder can weigh. */
-  private leastFromPort(recorder: Piece): (port: PartPort) => number {
-    const { pool, purse } = this.ground;
-    return boundsTo(this.goalAt(recorder), [], pool, purse, undefined, this.knownTo(recorder)).fromPort;
-  }
-
-  /** The same from any of its ports. */
-  leastFrom(middle: Part, recorder: Piece): number {
-    const ports = middle.ports.filter(({ direction }) => direction !== 'in');
-    return Math.min(Infinity, ...ports.map(this.leastFromPort(recorder)));
-  }
-
-  /** Outputs of a part with a mix of their own from which a recorder could be reached. */
-  sendsTo(middle: Part, recorder: Piece): string[] {
-    const least = this.leastFromPort(recorder);
-    return middle.ports
-      .filter((port) => sendsOf(middle).has(port.id) && Number.isFinite(least(port)))
-      .map(({ id }) => id);
-  }
-
-  private goalAt(recorder: Piece): Goal {
-    return {
-      part: recorder.part,
-      ports: recorder.part.ports.filter((port) => port.direction !== 'out'),
-      accepts: (port, end) => this.ground.takes(recorder, end) && couldRecord(recorder.part, port, end),
-    };
-  }
-
-  private leg(key: string, make: () => ChainFinder): Leg {
-    const known = this.legs.get(key) ?? new Leg(make());
-    this.legs.set(key, known);
-    return known;
-  }
-
-  private keyOf(piece: Piece): string {
-    const { request, sources, recorders } = this.ground;
-    const source = request.sources[sources.indexOf(piece)];
-    return `${piece.part.id} ${source?.distance ?? ''} ${recorders.find((r) => r === piece)?.app ?? ''}`;
-  }
-
-  toRecorder(from: string, starts: readonly OpenEnd[], recorder: Piece): Leg {
-    const { ground } = this;
-    return this.leg(`${from} > ${this.keyOf(recorder)}`, () => {
-      const [first] = starts;
-      const { ports, accepts } = this.goalAt(recorder);
-      return new ChainFinder({
-        starts,
-        goal: recorder.part,
-        ports,
-        accepts,
-        known: this.knownTo(recorder),
-        pool: ground.pool,
-        purse: ground.purse,
-        longest: ground.longest,
-        budget: ground.budget,
-        ceiling: ground.ceiling,
-        ...(ground.sources.length === 1 &&
-          ground.recorders.length === 1 &&
-          !ground.middle && { needless: (parts: readonly Part[]) => ground.needless(recorder, parts) }),
-        ...(ground.charge && chargesThrough(recorder.part) && { via: viaCharge(ground.pool) }),
-        ...(ground.far && !ground.middle && { via: viaFar(ground.pool, starts) }),
-        ...(first?.part.power && { extra: ground.extra }),
-      });
-    });
-  }
-
-  fromSource(source: Piece, recorder: Piece, all = false): Leg {
-    const ends = endsOfSource(this.ground, source);
-    return this.toRecorder(
-      `${all ? 'all' : 'first'} ${this.keyOf(source)}`,
-      all ? ends : firstOfPairs(ends),
-      recorder,
-    );
-  }
-
-  toMiddle(source: Piece, middle: Part): Leg {
-    const { ground } = this;
-    return this.leg(`${this.keyOf(source)} > ${middle.id}`, () => {
-      const starts = firstOfPairs(endsOfSource(ground, source));
-      return new ChainFinder({
-        starts,
-        goal: middle,
-        ports: entriesOf(middle),
-        pool: ground.pool,
-        purse: ground.purse,
-        longest: ground.longest,
-        budget: ground.budget,
-        ceiling: ground.ceiling,
-        ...(ground.far && ground.middle && { via: viaFar(ground.pool, starts) }),
-        accepts: (port, end) => passes(middle, port, end),
-        always: true,
-      });
-    });
-  }
 }
 
 /** The ports, where none of them comes twice. */
@@ -363,6 +150,22 @@ function allArrive(
   });
 }
 
+/** Whether every way over a part in the middle reaches from thing to thing; each leg was found as if nothing lay beyond that part. */
+function canStandSo(
+  { recorders }: Ground,
+  middle: Part,
+  into: readonly PartChain[],
+  out: readonly PartChain[],
+): boolean {
+  return out.every((chain, n) => {
+    const recorder = recorders[n];
+    if (!recorder || chain.reach !== 'free') return true;
+    return into.every(
+      ({ reach }) => !standsApart(reachAfter(reach, middle, chain.from), recorder.part, chain.to),
+    );
+  });
+}
+
 /** Sources that join in a part, or one source that a part shares out: legs into it, and legs from it to each recorder. */
 function through(ground: Ground, store: LegStore, middle: Part): Stream {
   const { sources, recorders } = ground;
@@ -396,6 +199,7 @@ function through(ground: Ground, store: LegStore, middle: Part): Stream {
       into.map((chain, index) => ({ chain, port: ports[index] ?? chain.to })),
       out.map((chain) => ({ chain, exits: outEnds() })),
     ];
+    if (!canStandSo(ground, middle, into, out)) return undefined;
     if (!allArrive(ground, middle, legsIn, legsOut)) return undefined;
     const placed = withPiece(bare(ground), middle);
     const named = { ...placed.layout, kind: middle.id, ...(ground.middle && { given: placed.id }) };
@@ -407,11 +211,37 @@ function through(ground: Ground, store: LegStore, middle: Part): Stream {
   });
 }
 
+/** Sources that come to one recorder, from whose output it goes on to the other: a recorder’s line output into a camera. */
+function onward(ground: Ground, store: LegStore, first: Piece, second: Piece): Stream[] {
+  const outputs = middleEnds(first.part, ground.apart ? 'two by pair' : ground.sides);
+  if (outputs.length === 0) return [];
+  const legs = () =>
+    new Legs([
+      ...ground.sources.map((source) => store.fromSource(source, first)),
+      store.toRecorder(`onward ${first.id}`, firstOfPairs(outputs), second),
+    ]);
+  return [
+    over(
+      legs,
+      NOTHING,
+      () => 0,
+      (chains) => {
+        const [into, out] = [chains.slice(0, -1), chains.at(-1)];
+        const wanted = into.map((chain) => chain.to);
+        const ports = wanted.length === 1 ? wanted : assign(first.part, wanted, ground.apart);
+        if (!ports || !out) return undefined;
+        const laid = layLegs(bare(ground), ground, into, first.id, ports);
+        return withChain(laid, first.id, out, second.id);
+      },
+    ),
+  ];
+}
+
 /** A part with sockets for every source and an end for every recorder. */
 const couldStand = (part: Part, { sources, recorders, apart }: Ground): boolean =>
   // More than two sources are kept apart by a device with as many channels, and by nothing else.
   (!apart || sources.length < 3 || (part.captures ?? []).some((c) => c.channels.length >= sources.length)) &&
-  entriesOf(part).length >= sources.length &&
+  openingsOf(entriesOf(part)) >= sources.length &&
   part.ports.some((port) => port.direction !== 'in') &&
   part.ports.length >= sources.length + recorders.length;
 
@@ -431,5 +261,10 @@ export function streamsOf(ground: Ground): Stream[] {
   const middles = ground.pool.parts
     .filter((part) => couldStand(part, ground))
     .map((part) => through(ground, store, part));
-  return [...direct, ...outOfSource(ground, store), ...middles];
+  const [one, other, ...more] = ground.recorders;
+  const onwards =
+    one && other && more.length === 0
+      ? [...onward(ground, store, one, other), ...onward(ground, store, other, one)]
+      : [];
+  return [...direct, ...outOfSource(ground, store), ...onwards, ...middles];
 }

@@ -9,6 +9,7 @@ import { repairsOf } from './repairs';
 import type { RouteRequest } from './request';
 import { Shapes } from './shape';
 import { lostOf } from './lost';
+import { roughnessOf } from './rough';
 import { isTouchy } from './touchy';
 import { keepsWishes, meets } from './wishes';
 
@@ -20,6 +21,7 @@ export type Verdict =
       readonly rig: Rig;
       readonly judged: Outcome;
       readonly touchy: boolean;
+      readonly rough: number;
       readonly lost: number;
     }
   | { readonly answers: false; readonly repaired: readonly Layout[] };
@@ -57,7 +59,15 @@ export class Verdicts {
     const { rig, judged, facts } = (wishes.callers ? settleCallIn : settle)(rigOf(layout, request));
     const isMeant = !wishes.callers || isCallIn(facts);
     if (isMeant && meets(layout, judged, request) && keepsWishes(layout, wishes))
-      return { answers: true, layout, rig, judged, touchy: isTouchy(facts), lost: lostOf(facts) };
+      return {
+        answers: true,
+        layout,
+        rig,
+        judged,
+        touchy: isTouchy(facts),
+        rough: roughnessOf(facts),
+        lost: lostOf(facts),
+      };
     this.lost.learn(layout, judged, facts);
     const isLost = judged.verdict === 'clean' || isHopeless(judged);
     return { answers: false, repaired: isLost ? [] : repairsOf(layout, judged, request, this.stock) };

@@ -88,7 +88,7 @@ export interface Way {
   readonly part: Part;
   readonly from: Spot;
   readonly to: Spot;
-  /** Nothing in it stands between: what feeds a source may come through. */
+  /** What feeds a source may come through: nothing in it stands between, or it makes it of what feeds itself. */
   readonly passive: boolean;
   /** Direct voltage that it can give, volts at the most. */
   readonly gives: number;
@@ -189,7 +189,9 @@ export function waysThrough(part: Part, half: Half): readonly Way[] {
   const key = `${half.connector} ${half.gender} `;
   const known = byHalf.get(key);
   if (known) return known;
-  const what = { part, passive: isPassive(part), gives: givesVolts(part), oneSided: isOneSided(part) };
+  // What is fed itself by what follows, such as by phantom, may make of that what a source wants.
+  const passive = isPassive(part) || part.stagesNeed !== undefined;
+  const what = { part, passive, gives: givesVolts(part), oneSided: isOneSided(part) };
   const isShipped = own(WAYS_MADE, part.id) !== undefined && findPart(part.id) === part;
   const pairs = isShipped ? madeAhead(part.id, key) : probedWays(part, half);
   const found = pairs.map(([from, to]): Way => ({ from, to, ...what }));

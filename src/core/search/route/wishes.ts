@@ -1,3 +1,4 @@
+import type { Arrival } from '../../engine/flow';
 import type { Outcome } from '../../judge';
 import { LEAST_OVER_NOISE, overNoise } from '../settings';
 import { type Part, staysPut } from '../../parts';
@@ -22,13 +23,16 @@ export const isAllowed = (part: Part, wishes: Wishes, isOwned: boolean): boolean
 export const keepsWishes = (layout: Layout, wishes: Wishes): boolean =>
   !wishes.charge || layout.recorders.every((id) => suppliedPorts(layout, id));
 
+/** On both sides, or on two tracks of a project, each of which is mono. */
+const isStereo = ({ channels, inputs }: Arrival): boolean => channels === 'both' || inputs.length > 1;
+
 /** Whether the pipeline's answer is what was asked for. */
 export function meets(layout: Layout, judged: Outcome, request: RouteRequest): boolean {
   const { wishes = {} } = request;
   const { verdict, arrives, listeners } = judged;
   if (verdict !== 'clean' || arrives.length === 0) return false;
   if (arrives.some((a) => a.state !== 'recorded' || overNoise(a) < LEAST_OVER_NOISE)) return false;
-  if (wishes.channels === 'stereo' && arrives.some((a) => a.channels !== 'both')) return false;
+  if (wishes.channels === 'stereo' && !arrives.every(isStereo)) return false;
   if (wishes.channels === 'mixed' && arrives.some((a) => a.channels !== 'both' && a.channels !== 'mono'))
     return false;
   const [first] = layout.recorders;

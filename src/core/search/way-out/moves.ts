@@ -11,7 +11,7 @@ import { mate } from '../../plugs';
 import {
   endsOf,
   freshId,
-  jointAt,
+  isFree,
   jointsOf,
   laidParts,
   partIn,
@@ -114,8 +114,6 @@ function pairs(rig: Rig, drawer: Drawer): Move[] {
       }),
     );
 }
-
-const isFree = (rig: Rig, ref: PortRef): boolean => jointAt(rig, ref) === undefined;
 
 /** Free inputs of other parts for a plug. */
 const freeInputs = (rig: Rig, from: LaidPart, connector: string, gender: string): PortRef[] =>

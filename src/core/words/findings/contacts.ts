@@ -11,6 +11,7 @@ const MISFIT: Record<Misfit, string> = {
   'two-jacks': 'both are sockets',
   size: 'they differ in size',
   family: 'they are of different kinds',
+  opening: 'one plug at a time',
 };
 
 const jointOf = (rig: Rig, finding: Finding): Joint | undefined =>
@@ -70,7 +71,11 @@ function sayMisfit(rig: Rig, finding: Finding): Sentence {
   const ends = connectorsOf(rig, finding);
   if (!ends) return ['The two connectors do not go together.'];
   const mating = mate(ends.plug, ends.jack);
-  const why = mating.fits ? '' : MISFIT[mating.misfit];
+  if (mating.fits) {
+    const box = noun(rig, jointOf(rig, finding)?.jack.part);
+    return [`Another plug fills this opening of ${box} already; it takes one plug at a time.`];
+  }
+  const why = MISFIT[mating.misfit];
   const [a, b] = [connectorName(ends.plug.connector), connectorName(ends.jack.connector)];
   return [
     `${capital(withArticle(a))} ${ends.plug.gender} and ${withArticle(b)} ${ends.jack.gender} do not go together: ${why}.`,
@@ -162,7 +167,21 @@ const sayCurrent = (rig: Rig, f: Finding): Sentence => [
   '. Before plugging anything: fader down, phantom off.',
 ];
 
+const sayOneSided = (rig: Rig, f: Finding): Sentence => [
+  'Phantom stands on one leg alone at ',
+  nameOf(rig, f.other),
+  ': ',
+  ...f.values.map(show),
+  ' between the two, where what is made for phantom lets ',
+  limitFigure(f),
+  '. Something there shorts the other leg. Phantom off, or a thing between that is made for it.',
+];
+
 export const CONTACT_WORDS = {
+  'phantom-one-sided': {
+    title: 'Phantom on one leg alone',
+    says: sayOneSided,
+  },
   'voltage-harms': {
     title: 'Voltage where it does harm',
     says: sayVolts,
@@ -177,7 +196,8 @@ export const CONTACT_WORDS = {
     bracket: (rig, f) => {
       const ends = connectorsOf(rig, f);
       const mating = ends && mate(ends.plug, ends.jack);
-      return mating && !mating.fits ? MISFIT[mating.misfit] : 'does not fit';
+      if (!mating) return 'does not fit';
+      return mating.fits ? MISFIT.opening : MISFIT[mating.misfit];
     },
   },
   'no-path': {

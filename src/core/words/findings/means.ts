@@ -18,6 +18,8 @@ export const FINDING_MEANS: Readonly<Record<FindingCode, string>> = {
     'The plug has microphone and ground where the jack has ground and microphone. A source that floats does not mind; one that shares a ground with anything else falls silent.',
   'contacts-swapped':
     'The bias stands across the capsule the wrong way round: plug and jack put microphone and ground on each other’s contacts.',
+  'phantom-one-sided':
+    'Phantom power is on, and the plug in the socket shorts one of its two legs: an unbalanced lead or a plain adapter hangs there. Nothing is past its maximum, and yet nothing there is made for it.',
   'current-harms':
     'Phantom power flows for good into an output, a ribbon or a coil: little voltage stands there, and yet 7 mA a leg flow. A transformer or a blocking capacitor keeps it away; phantom off does too.',
   'does-not-fit':

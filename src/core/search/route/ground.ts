@@ -1,0 +1,65 @@
+import type { Part } from '../../parts';
+import { playedEnds, sourceEnds, type OpenEnd, type SidesAsked } from '../ends';
+import { isSource } from '../../rig';
+import { distanceDb, dbSpl, metres, type DbSpl } from '../../units';
+import { VOICE_LEVEL, WORN } from '../../engine/flow';
+import type { Cost, Purse } from './inventory';
+import type { Layout, Piece } from './layout';
+import type { Pool } from './pool';
+import type { RequestSource, RouteRequest } from './request';
+
+/** What every stream of a search shares. */
+export interface Ground {
+  readonly request: RouteRequest;
+  readonly sources: readonly Piece[];
+  /** What every source goes into, where the user has it already. */
+  readonly middle?: Part;
+  /** Something has to reach farther than unbalanced leads should. */
+  readonly far: boolean;
+  /** Every recorder charges meanwhile. */
+  readonly charge: boolean;
+  /** The most that may be spent. */
+  readonly budget: number;
+  /** To what sides of what records it every source has to come. */
+  readonly sides: SidesAsked;
+  /** Each source on a side or track of its own. */
+  readonly apart: boolean;
+  /** Who speaks at the far ends comes back into the part in the middle. */
+  readonly callers: boolean;
+  readonly recorders: readonly Piece[];
+  readonly pool: Pool;
+  readonly purse: Purse;
+  readonly longest: number;
+  /** What a source that is not joined to its own supply needs beside the chain. */
+  readonly extra: (source: OpenEnd) => Cost;
+  /** Whether a chain over these parts to a recorder is one that was found with something needless in it. */
+  readonly needless: (recorder: Piece, parts: readonly Part[]) => boolean;
+  /** What costs more than this is not wanted any more. */
+  readonly ceiling: () => Cost | undefined;
+  /** Whether the app of a recorder takes what comes to it this way. */
+  readonly takes: (recorder: Piece, end: OpenEnd) => boolean;
+}
+
+/** Sources and recorders, joined to nothing yet. */
+export const bare = ({ sources, recorders }: Ground): Layout => ({
+  pieces: [...sources, ...recorders.filter((r) => !sources.includes(r))],
+  joints: [],
+  sources: sources.map((piece) => piece.id),
+  recorders: recorders.map((piece) => piece.id),
+  kind: '',
+});
+
+const pressureAt = (request: RouteRequest, source: RequestSource | undefined): DbSpl =>
+  dbSpl(VOICE_LEVEL[request.voice ?? 'normal'] + distanceDb(metres(source?.distance ?? WORN)));
+
+/** The ends at which a source gives its sound, each to come to the sides that are asked for. */
+export function endsOfSource(ground: Ground, source: Piece): OpenEnd[] {
+  const { request, sources } = ground;
+  const pressure = pressureAt(request, request.sources[sources.indexOf(source)]);
+  const own = sourceEnds(source.part, pressure, ground.sides);
+  // A phone or computer gives what it plays by its own jack, else by what is in its port.
+  if (own.length > 0 || !source.part.host) return own;
+  return ground.pool.parts
+    .filter((part) => !isSource(part))
+    .flatMap((player) => playedEnds(source.part, player, pressure, ground.sides));
+}

@@ -1,0 +1,157 @@
+import type { Part, PartPort } from '../../parts';
+import { couldRecord, passes, sendsOf, type OpenEnd } from '../ends';
+import { UNBALANCED_METRES } from '../../engine/levels';
+import { needsHub } from './carried';
+import { boundsTo, type Goal, type KnownBounds } from './bounds';
+import { ChainFinder } from './chains';
+import { reachFrom } from './reach';
+import { chargesThrough } from './charging';
+import { endsOfSource, type Ground } from './ground';
+import type { Piece } from './layout';
+import { Leg } from './legs';
+import type { RequestSource, RouteRequest } from './request';
+import { apart } from './runs';
+import { entriesOf, firstOfPairs } from './sockets';
+import { viaBoxes, viaFar } from './vias';
+
+/** How many things that are carried along have to share a hub with what records; 0 where a host has ports for them, or a jack for the sound. */
+const hubFor = ({ request }: Ground, host: Part): number => {
+  const more = request.carried?.length ?? 0;
+  return needsHub(host, more) && (host.captures ?? []).length === 0 ? more : 0;
+};
+
+/** Whether the box that is there lies farther from its recorder, or a source from it, than an unbalanced lead should reach. */
+const farOut = (request: RouteRequest, place: string | undefined): boolean =>
+  apart(request, request.throughPlace, place) > UNBALANCED_METRES;
+const farIn = (request: RouteRequest, place: string | undefined): boolean =>
+  Math.max(request.wishes?.length ?? 0, apart(request, place, request.throughPlace)) > UNBALANCED_METRES;
+
+/** Legs that ask for the same way are one. */
+export class LegStore {
+  private readonly legs = new Map<string, Leg>();
+  private readonly known = new Map<string, KnownBounds>();
+  private readonly reaches = new Map<string, ReturnType<typeof reachFrom>>();
+  constructor(private readonly ground: Ground) {}
+
+  private knownTo(recorder: Piece): KnownBounds {
+    const key = this.keyOf(recorder);
+    const known = this.known.get(key) ?? new Map();
+    this.known.set(key, known);
+    return known;
+  }
+
+  /** The least that a leg from a source to a part can weigh. */
+  leastTo(source: Piece, middle: Part): number {
+    const key = this.keyOf(source);
+    const { ground } = this;
+    const reach = this.reaches.get(key) ?? reachFrom(endsOfSource(ground, source), ground.pool, ground.purse);
+    this.reaches.set(key, reach);
+    return reach(entriesOf(middle));
+  }
+
+  /** The least that a leg from a port of a part to a recorder can weigh. */
+  private leastFromPort(recorder: Piece): (port: PartPort) => number {
+    const { pool, purse } = this.ground;
+    return boundsTo(this.goalAt(recorder), [], pool, purse, undefined, this.knownTo(recorder)).fromPort;
+  }
+
+  /** The same from any of its ports. */
+  leastFrom(middle: Part, recorder: Piece): number {
+    const ports = middle.ports.filter(({ direction }) => direction !== 'in');
+    return Math.min(Infinity, ...ports.map(this.leastFromPort(recorder)));
+  }
+
+  /** Outputs of a part with a mix of their own from which a recorder could be reached. */
+  sendsTo(middle: Part, recorder: Piece): string[] {
+    const least = this.leastFromPort(recorder);
+    return middle.ports
+      .filter((port) => sendsOf(middle).has(port.id) && Number.isFinite(least(port)))
+      .map(({ id }) => id);
+  }
+
+  private goalAt(recorder: Piece): Goal {
+    return {
+      part: recorder.part,
+      ports: recorder.part.ports.filter((port) => port.direction !== 'out'),
+      accepts: (port, end) => this.ground.takes(recorder, end) && couldRecord(recorder.part, port, end),
+    };
+  }
+
+  private leg(key: string, make: () => ChainFinder): Leg {
+    const known = this.legs.get(key) ?? new Leg(make());
+    this.legs.set(key, known);
+    return known;
+  }
+
+  private keyOf(piece: Piece): string {
+    const { request, sources, recorders } = this.ground;
+    const source: Partial<RequestSource> | undefined = request.sources[sources.indexOf(piece)];
+    const destination = request.destinations[recorders.indexOf(piece)];
+    const { distance, place } = { ...source, ...destination };
+    return `${piece.part.id} ${distance ?? ''} ${place ?? ''} ${destination?.app ?? ''}`;
+  }
+
+  toRecorder(from: string, starts: readonly OpenEnd[], recorder: Piece): Leg {
+    const { ground } = this;
+    const charges = ground.charge && chargesThrough(recorder.part);
+    const carries = recorder === ground.recorders[0] ? hubFor(ground, recorder.part) : 0;
+    const recorderPlace = ground.request.destinations[ground.recorders.indexOf(recorder)]?.place;
+    return this.leg(`${from} > ${this.keyOf(recorder)}`, () => {
+      const [first] = starts;
+      const { ports, accepts } = this.goalAt(recorder);
+      return new ChainFinder({
+        starts,
+        goal: recorder.part,
+        ports,
+        accepts,
+        known: this.knownTo(recorder),
+        pool: ground.pool,
+        purse: ground.purse,
+        longest: ground.longest,
+        budget: ground.budget,
+        ceiling: ground.ceiling,
+        ...(ground.sources.length === 1 &&
+          ground.recorders.length === 1 &&
+          !ground.middle && { needless: (parts: readonly Part[]) => ground.needless(recorder, parts) }),
+        ...((charges || carries > 0) && { via: viaBoxes(ground.pool, charges, carries) }),
+        ...(ground.far &&
+          (ground.middle ? farOut(ground.request, recorderPlace) : true) && {
+            via: viaFar(ground.pool, starts, recorder.part),
+          }),
+        ...(first?.part.power && { extra: ground.extra }),
+      });
+    });
+  }
+
+  fromSource(source: Piece, recorder: Piece, all = false): Leg {
+    const ends = endsOfSource(this.ground, source);
+    return this.toRecorder(
+      `${all ? 'all' : 'first'} ${this.keyOf(source)}`,
+      all ? ends : firstOfPairs(ends),
+      recorder,
+    );
+  }
+
+  toMiddle(source: Piece, middle: Part): Leg {
+    const { ground } = this;
+    const place = ground.request.sources[ground.sources.indexOf(source)]?.place;
+    return this.leg(`${this.keyOf(source)} > ${middle.id}`, () => {
+      const starts = firstOfPairs(endsOfSource(ground, source));
+      return new ChainFinder({
+        starts,
+        goal: middle,
+        ports: entriesOf(middle),
+        pool: ground.pool,
+        purse: ground.purse,
+        longest: ground.longest,
+        budget: ground.budget,
+        ceiling: ground.ceiling,
+        ...(ground.far &&
+          ground.middle &&
+          farIn(ground.request, place) && { via: viaFar(ground.pool, starts, middle) }),
+        accepts: (port, end) => passes(middle, port, end),
+        always: true,
+      });
+    });
+  }
+}
