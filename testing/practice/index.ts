@@ -1,9 +1,10 @@
+import { BESIDE } from './beside';
 import { BOXES } from './boxes';
 import { CALLS } from './calls';
 import { HEADSET } from './headset';
 import { USB } from './usb';
 
 /** Requests of the trade with the answers of practice. */
-export const PRACTICE = [...HEADSET, ...USB, ...BOXES, ...CALLS];
+export const PRACTICE = [...HEADSET, ...USB, ...BOXES, ...CALLS, ...BESIDE];
 export { against } from './judge';
 export { requestOf, type Answer, type PracticeCase } from './case';

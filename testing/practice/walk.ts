@@ -1,6 +1,13 @@
 import { findPart, type Part } from '../../src/core/parts';
 import type { Route, RouteRequest } from '../../src/core/search/route';
 
+/** What is there without being on any list. */
+const givenIn = ({ sources, destinations, through, carried = [] }: RouteRequest): string[] => [
+  ...[...sources, ...destinations].map(({ part }) => part),
+  ...(through === undefined ? [] : [through]),
+  ...carried,
+];
+
 /**
  * Walks the answer as somebody would who bought the list and plugs it by the joints: what does not fit, is missing or is counted on
  * though nobody has it. Knows nothing of the search; the definition, small and slow.
@@ -21,8 +28,8 @@ export function walk(route: Route, request: RouteRequest): string[] {
   }
   // What lies on the table is what was there, was owned, or is on the list; no more and no less.
   const left = [...route.buy, ...route.own].map(({ part }) => part);
-  const given = [...request.sources, ...request.destinations].map(({ part }) => part);
-  if (request.through !== undefined) given.push(request.through);
+  const there = givenIn(request);
+  const given = [...there];
   for (const { part } of route.rig.parts) {
     for (const stock of [given, left]) {
       const at = stock.indexOf(part);
@@ -32,14 +39,7 @@ export function walk(route: Route, request: RouteRequest): string[] {
     }
   }
   const laid = route.rig.parts.length;
-  if (
-    laid !==
-    request.sources.length +
-      request.destinations.length +
-      (request.through ? 1 : 0) +
-      route.buy.length +
-      route.own.length
-  )
+  if (laid !== there.length + route.buy.length + route.own.length)
     wrong.push('the list is not what is laid out');
   for (const part of left) wrong.push(`${part} is on the list and not laid out`);
   for (const { part } of route.own) {

@@ -14,6 +14,7 @@ import { feedsBack } from './feeds-back';
 import { guestsNotHeard } from './guests-not-heard';
 import { headsetMicIdle } from './headset-mic-idle';
 import { heardTwice } from './heard-twice';
+import { hisses } from './hisses';
 import { hot } from './hot';
 import { howls, nearHowling } from './howls';
 import { hums, mayHum } from './hums';
@@ -21,6 +22,7 @@ import { isochronousExceeded } from './isochronous-exceeded';
 import { mayStarve } from './may-starve';
 import { micContactOpen } from './mic-contact-open';
 import { micLineLoaded } from './mic-line-loaded';
+import { micLineUnsure } from './mic-line-unsure';
 import { micLineShorted } from './mic-line-shorted';
 import { monitorOff } from './monitor-off';
 import { monitorUnpowered } from './monitor-unpowered';
@@ -120,9 +122,11 @@ export const CHECKS = [
   playbackCancels,
   monitorOff,
   monitorUnpowered,
+  hisses,
   hot,
   sendFollowsFader,
   headsetMicIdle,
+  micLineUnsure,
   contactsExchanged,
   uncertainContact,
 ] as const;

@@ -6,5 +6,6 @@ export { CHECKS, FINDING_CODES } from './all';
 export { checkOf, runChecks } from './run';
 export { LOST_DB } from './dull';
 export { FAINTEST } from './faint';
+export { LEAST_HEADROOM, LEAST_OVER_NOISE } from './levels';
 export { leadsToRecorder, sensesOf } from './stages';
 export { LONGEST_RUN } from './usb-lead-long';

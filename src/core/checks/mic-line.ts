@@ -13,7 +13,7 @@ function wayToGround(facts: Facts, input: HostInput): Step[] {
 }
 
 /** Where the microphone line loses its voltage: the joint that bridges it, else the first joint on the way. */
-function place(facts: Facts, input: HostInput): Place {
+export function place(facts: Facts, input: HostInput): Place {
   const way = wayToGround(facts, input);
   const bridge = bridgeOn(way);
   if (bridge) return { joint: bridge.joint, plug: [bridge.plug], jack: bridge.jack };

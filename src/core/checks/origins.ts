@@ -56,6 +56,10 @@ export const FAINT: Origin = {
   kind: 'our own',
   text: 'our own limit, 30 dB under the usual target of −12 dBFS',
 };
+export const HISSING: Origin = {
+  kind: 'our own',
+  text: 'our own limit; a quiet room stands about as far under a voice',
+};
 export const LONG_RUN: Origin = {
   kind: 'common practice',
   text: 'unbalanced leads of 15 to 20 ft at the most; what a metre picks up is our own figure, within ±10 dB',

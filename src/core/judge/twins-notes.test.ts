@@ -83,6 +83,19 @@ const NOTES: readonly (readonly [name: string, code: string, noted: RigSketch, s
     fedFrom('mon'),
   ],
   [
+    'two clip-ons in a splitter with two microphone sockets: 800 Ω to a jack that is sure from 1 kΩ on; one alone',
+    'mic-line-unsure',
+    {
+      parts: { mic: 'clip-on-trs', other: 'clip-on-trs', splitter: 'splitter-two-mics', phone: 'phone-ctia' },
+      joints: ['mic.plug splitter.one', 'other.plug splitter.two', 'splitter.plug phone.jack'],
+      others: ['other'],
+    },
+    {
+      parts: { mic: 'clip-on-trs', splitter: 'splitter-two-mics', phone: 'phone-ctia' },
+      joints: ['mic.plug splitter.one', 'splitter.plug phone.jack'],
+    },
+  ],
+  [
     'a headset in the headphone socket of an interface, and plain headphones there',
     'headset-mic-idle',
     heardBy('headset-omtp'),

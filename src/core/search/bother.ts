@@ -16,8 +16,10 @@ export const FAR_DOWN = 24;
 export const TOUCHY = 25;
 /** What a bare microphone weighs that copper shares out to several things: as much as the smallest box with an output of its own, bought. Ours. */
 export const SHARED_OUT = 60;
-/** What unlike sources weigh that copper joins ahead of every knob: as much as a small mixer or an interface for both. Ours. */
+/** What unlike sources weigh that copper joins ahead of every knob: as much as an interface for both. Ours. */
 export const HEAPED = 100;
+/** What a bare microphone weighs that hangs in a socket for line: as much as a mixer that has a preamplifier for it. Ours. */
+export const IN_LINE = 200;
 
 /** Whether a knob stands far down without being shut. */
 export const isTouchy = (setting: PartSetting, value: unknown): boolean =>

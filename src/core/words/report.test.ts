@@ -84,7 +84,7 @@ describe('the check report', () => {
     [
       'swapped contacts',
       { parts: { mic: 'clip-on-trrs', phone: 'phone-omtp' }, joints: ['mic.plug phone.jack'] },
-      /−0\.93 V across the capsule, which wants 0\.70 V or more\.$/,
+      /−0\.93 V across the capsule, which wants 0\.50 V or more\.$/,
     ],
     [
       'the wrong socket of the same box',

@@ -1,4 +1,4 @@
-import { PLAYED_CREST, SPEECH_CREST, type Arrival } from '../engine/flow';
+import { isNoticed, PLAYED_CREST, SPEECH_CREST, type Arrival } from '../engine/flow';
 import type { Rig } from '../rig';
 import type { Analysis } from '../judge';
 import type { JointView } from '../views';
@@ -34,7 +34,7 @@ export function rungReading(rig: Rig, analysis: Analysis, placed: string): RungR
   if (arrival) return hostReading(arrival);
   const input = analysis.inputs.find((i) => i.placed === placed && i.sensed);
   if (input?.sensed && input.plugged) {
-    const seen = input.sensed.reading === 'microphone';
+    const seen = isNoticed(input.sensed.reading);
     return { main: seen ? 'mic seen' : 'no mic seen', sub: formatOhms(input.sensed.resistance) };
   }
   const levels = analysis.joints

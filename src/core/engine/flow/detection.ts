@@ -4,9 +4,14 @@ import { ohms, type Ohms, type Volts } from '../../units';
 /**
  * What a headset jack takes a resistance at its microphone contact for. Android wired headset specification 1.1;
  * figures from memory: under 70 Ω the hook button or a short, 110–180, 210–290 and 360–680 Ω other buttons, 1 kΩ or
- * more a microphone. Between the bands a host may decide either way: "undefined".
+ * more a microphone. Between the buttons a host may decide either way: "undefined". Over all buttons and under what is
+ * asked of a microphone most take it for one: "unsure", to be tried.
  */
-export type HeadsetReading = 'microphone' | 'button' | 'shorted' | 'undefined';
+export type HeadsetReading = 'microphone' | 'unsure' | 'button' | 'shorted' | 'undefined';
+
+/** Taken for a microphone, by all jacks or by most. */
+export const isNoticed = (reading: HeadsetReading): boolean =>
+  reading === 'microphone' || reading === 'unsure';
 
 export const SHORT_BELOW = ohms(70);
 export const MICROPHONE_FROM = ohms(1000);
@@ -20,6 +25,7 @@ export const BUTTON_BANDS: readonly (readonly [number, number])[] = [
 export function readHeadset(resistance: Ohms): HeadsetReading {
   if (resistance < SHORT_BELOW) return 'shorted';
   if (resistance >= MICROPHONE_FROM) return 'microphone';
+  if (BUTTON_BANDS.every(([, to]) => resistance > to)) return 'unsure';
   return BUTTON_BANDS.some(([from, to]) => resistance >= from && resistance <= to) ? 'button' : 'undefined';
 }
 

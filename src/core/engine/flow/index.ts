@@ -1,5 +1,12 @@
 export type { HeadsetReading } from './detection';
-export { BUTTON_BANDS, MICROPHONE_FROM, SHORT_BELOW, readHeadset, senseResistance } from './detection';
+export {
+  BUTTON_BANDS,
+  isNoticed,
+  MICROPHONE_FROM,
+  SHORT_BELOW,
+  readHeadset,
+  senseResistance,
+} from './detection';
 export type { Arrival, Sides, SourceState } from './arrivals';
 export { arrivalOf, carrying } from './arrivals';
 export { AUDIBLE_OVER_NOISE, SIDE_WITHIN, heardBy, isAudible, peakOf } from './heard';

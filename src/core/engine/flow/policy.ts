@@ -10,6 +10,7 @@ import {
 import type { BusDevice } from '../../parts';
 import { choiceOf, type LaidPart, type PlacedPart, type PolicyNote, type Rig } from '../../rig';
 import { own } from '../../schema';
+import { isNoticed } from './detection';
 import type { HostInput } from './inputs';
 
 /** The way of what registers so; a socket of the host's own is a headset's way, whatever it looks for. */
@@ -101,7 +102,7 @@ export function selectInput(host: LaidPart, inputs: readonly HostInput[]): HostI
   const usable = inputs.filter(isUsable);
   return host.part.host?.selects === 'when-plugged'
     ? usable[0]
-    : usable.find((input) => (input.sensed ? input.sensed.reading === 'microphone' : true));
+    : usable.find((input) => (input.sensed ? isNoticed(input.sensed.reading) : true));
 }
 
 /** From what is offered to what is recorded, through the app's policy and its user's choices. */

@@ -14,7 +14,8 @@ const capsule = (drain: string, source: string, sensitivity = -42): CircuitEleme
   ratedLoad: ohms(2200),
   dcResistance: ohms(1600),
   acResistance: ohms(20_000),
-  minimumBias: volts(0.7),
+  // With less than about a volt it gives less, and works down to half of one: typical, from memory.
+  minimumBias: volts(0.5),
 });
 
 /** Earpiece impedance, at direct current too. Typical. */

@@ -1,5 +1,5 @@
 import { FAINTEST } from '../../checks';
-import { readHeadset, senseResistance, SIDE_WITHIN } from '../../engine/flow';
+import { isNoticed as isTaken, readHeadset, senseResistance, SIDE_WITHIN } from '../../engine/flow';
 import { hasInputsApart, type Capture, type Part, type PartPort } from '../../parts';
 import { SINE_CREST, volts } from '../../units';
 import { LEAST_OVER_NOISE } from '../settings';
@@ -92,7 +92,7 @@ function isNoticed(joined: Joined, part: Part, capture: Capture): boolean {
   const { detection } = capture;
   if (!detection || part.host?.selects === 'when-plugged') return true;
   const form = joined.wants.length + (part.captures ?? []).filter((one) => one.detection).indexOf(capture);
-  return readHeadset(senseResistance(detection, volts(joined.standing(form)))) === 'microphone';
+  return isTaken(readHeadset(senseResistance(detection, volts(joined.standing(form)))));
 }
 
 /** Whether a converter of a part hears an open end at one of its ports; false where none of them hears it well in every reading of the joint. */

@@ -34,14 +34,31 @@ interface Choice {
   readonly indices: readonly number[];
   /** What it costs at the least, as far as was known when it was put here. */
   readonly cost: Cost;
+  /** The chain of this leg is to end at another kind of socket than this. */
+  readonly not?: { readonly leg: number; readonly kind: string };
 }
 
-/** Combinations of one chain for each leg, the cheapest sum first (k best derivations, lazily: Huang and Chiang 2005, algorithm 3). */
+/** Which sockets can be used together. */
+export interface Sockets {
+  /** The kind of socket that a chain of a leg uses: of one kind all are as good. */
+  readonly kindOf: (leg: number, chain: PartChain) => string;
+  /** Whether chains of these kinds find sockets side by side. */
+  readonly haveRoom: (chains: readonly PartChain[]) => boolean;
+}
+
+/**
+ * Combinations of one chain for each leg, the cheapest sum first (k best derivations, lazily: Huang and Chiang 2005, algorithm 3). Where the
+ * kinds of sockets of a combination have no room side by side, no other of the same kinds has: it goes on with the next of another kind.
+ */
 export class Legs {
   private readonly waiting = new Heap<Choice>((a, b) => compareCosts(a.cost, b.cost));
   private readonly seen = new Set<string>();
+  private readonly room = new Map<string, boolean>();
 
-  constructor(private readonly legs: readonly Leg[]) {
+  constructor(
+    private readonly legs: readonly Leg[],
+    private readonly sockets?: Sockets,
+  ) {
     this.offer(legs.map(() => 0));
   }
 
@@ -55,12 +72,12 @@ export class Legs {
     return total;
   }
 
-  private offer(indices: readonly number[]): void {
-    const key = indices.join();
+  private offer(indices: readonly number[], not?: Choice['not']): void {
+    const key = `${indices.join()} ${not ? `${not.leg} ${not.kind}` : ''}`;
     if (this.seen.has(key)) return;
     this.seen.add(key);
     const cost = this.costOf(indices);
-    if (cost) this.waiting.push({ indices, cost });
+    if (cost) this.waiting.push({ indices, cost, ...(not && { not }) });
   }
 
   /** The cheapest combination by what is known now: what a leg costs at the least only ever grows. */
@@ -83,11 +100,27 @@ export class Legs {
     return Math.min(Infinity, ...this.legs.map((leg) => leg.cut));
   }
 
+  /** The next of one leg. Legs that are one and the same are dealt their chains in one order only. */
+  private goOn(indices: readonly number[], leg: number, not?: Choice['not']): void {
+    const next = indices.map((index, at) => (at === leg ? index + 1 : index));
+    const inOrder = next.every(
+      (index, at) => this.legs[at] !== this.legs[at - 1] || index >= (next[at - 1] ?? 0),
+    );
+    if (inOrder) this.offer(next, not);
+  }
+
+  private hasRoom(chains: readonly PartChain[], kinds: readonly string[]): boolean {
+    const key = kinds.join('|');
+    const known = this.room.get(key) ?? this.sockets?.haveRoom(chains) ?? true;
+    this.room.set(key, known);
+    return known;
+  }
+
   /** The next combination, or undefined after one step that led to none yet. */
   step(): PartChain[] | undefined {
     const best = this.best();
     if (!best) return undefined;
-    const { indices } = best;
+    const { indices, not } = best;
     const chains: PartChain[] = [];
     for (const [leg, index] of indices.entries()) {
       const chain = this.legs[leg]?.at(index);
@@ -95,14 +128,15 @@ export class Legs {
       chains.push(chain);
     }
     this.waiting.pop();
-    for (const leg of indices.keys()) {
-      const next = indices.map((index, at) => (at === leg ? index + 1 : index));
-      // Legs that are one and the same are dealt their chains in one order only.
-      const inOrder = next.every(
-        (index, at) => this.legs[at] !== this.legs[at - 1] || index >= (next[at - 1] ?? 0),
-      );
-      if (inOrder) this.offer(next);
+    const { sockets } = this;
+    const kinds = chains.map((chain, leg) => sockets?.kindOf(leg, chain) ?? '');
+    if (not && kinds[not.leg] === not.kind) {
+      this.goOn(indices, not.leg, not);
+      return undefined;
     }
-    return chains;
+    const hasRoom = this.hasRoom(chains, kinds);
+    for (const leg of indices.keys())
+      this.goOn(indices, leg, hasRoom ? undefined : { leg, kind: kinds[leg] ?? '' });
+    return hasRoom ? chains : undefined;
   }
 }

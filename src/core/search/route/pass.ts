@@ -77,8 +77,11 @@ export interface Pass {
   readonly longRuns: boolean;
 }
 
-/** So many open ends are looked at for the first layout of a shape. */
+/** So many open ends are looked at for the first layout of a shape, on the average, and at a time. */
 const MOST_DIVE = 150;
+const DIVE = 50;
+/** Twice the work on a shape counts as so much more weight. */
+const DOUBLING = 35;
 
 /** One search under one grade of evidence: layouts by cost, judged as they come, until no better can follow. */
 export class Search {
@@ -233,29 +236,42 @@ export class Search {
   }
 
   /**
-   * The cheapest layout of each shape is looked at before any is searched to its end: what is found bounds the rest. Where much has to
-   * be added to a chain, its bound is far below what it comes to: then on until one is found.
+   * The cheapest layout of each shape is looked at before any is searched to its end: what is found bounds the rest. What could weigh
+   * less is looked at longer: each doubling of the work on a shape counts as so much more weight. Where much has to be added to a chain,
+   * its bound is far below what it comes to: then on until one is found.
    */
   private *dive(): Generator<void> {
     const callers = this.request.wishes?.callers === true;
     if (this.streams.length < 2 && !callers) return;
-    for (const one of [...this.streams].sort(
-      (a, b) => (a.bound?.weight ?? Infinity) - (b.bound?.weight ?? Infinity),
-    )) {
-      for (let step = 0; (callers || step < MOST_DIVE) && one.bound; step += 1) {
-        if (this.ceiling && one.bound.weight > this.ceiling.weight) break;
-        if (step % MOST_DIVE === MOST_DIVE - 1) yield;
-        this.steps += 1;
-        const layout = one.stream.step();
-        one.bound = one.stream.bound;
-        if (!layout) continue;
-        for (const whole of completed(layout, this.request, this.stock)) this.offer(whole);
-        yield* this.judgeWaiting();
-        if (!callers || this.found.length > 0) break;
-      }
+    const open = new Map(this.streams.map((one) => [one, 0]));
+    const rank = ([{ bound }, spent]: readonly [Bounded, number]): number =>
+      (bound?.weight ?? Infinity) + DOUBLING * Math.log2(1 + spent / DIVE);
+    let left = callers ? Infinity : MOST_DIVE * open.size;
+    while (left > 0) {
+      const [next] = [...open].sort((a, b) => rank(a) - rank(b));
+      if (!next || !next[0].bound || (this.ceiling && next[0].bound.weight > this.ceiling.weight)) break;
+      const [one, spent] = next;
+      const found = yield* this.diveInto(one);
+      left -= DIVE;
+      if (!one.bound || (found && !(callers && this.found.length === 0))) open.delete(one);
+      else open.set(one, spent + DIVE);
       yield;
     }
     yield* this.judgeWaiting();
+  }
+
+  /** Some steps into one shape, until its first layout; whether there was one. */
+  private *diveInto(one: Bounded): Generator<void, boolean> {
+    for (let step = 0; step < DIVE && one.bound; step += 1) {
+      this.steps += 1;
+      const layout = one.stream.step();
+      one.bound = one.stream.bound;
+      if (!layout) continue;
+      for (const whole of completed(layout, this.request, this.stock)) this.offer(whole);
+      yield* this.judgeWaiting();
+      return true;
+    }
+    return false;
   }
 
   /** Judges what waits, the cheapest first, until as much is found as is wanted. */

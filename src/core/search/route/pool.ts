@@ -54,12 +54,21 @@ export function firstOfEach(ports: readonly PartPort[]): readonly PartPort[] {
   return found;
 }
 
+const likes = new WeakMap<Part, Map<PartPort, readonly PartPort[]>>();
+
 /** Sockets of a part that take the same plug to the same purpose as one that was chosen, that one first. */
-export const likeSockets = (part: Part, port: PartPort): PartPort[] => {
+export function likeSockets(part: Part, port: PartPort): readonly PartPort[] {
+  const byPort = likes.get(part) ?? new Map<PartPort, readonly PartPort[]>();
+  likes.set(part, byPort);
+  const known = byPort.get(port);
+  if (known) return known;
   const what = ({ connector, gender, direction, roles }: PartPort) =>
     JSON.stringify([connector, gender, direction, roles ?? {}]);
-  return [port, ...part.ports.filter((other) => other !== port && what(other) === what(port))];
-};
+  const own = what(port);
+  const found = [port, ...part.ports.filter((other) => other !== port && what(other) === own)];
+  byPort.set(port, found);
+  return found;
+}
 
 /** A way through a part that is no plain link is named by the part and its ports. */
 function nameOf({ part, port }: Entry, end: OpenEnd): string {

@@ -9,16 +9,10 @@ import type { Plan } from '.';
  * what is mended leaves this list.
  */
 const KNOWN_FAULTS: Readonly<Record<string, string>> = {
-  'a TRS receiver into a phone of the older pinout':
-    'a floating receiver records through exchanged contacts, which the engine finds clean; practice takes the pinout adapter',
-  'two TRS clip-ons into one phone: a splitter with two microphone sockets':
-    'two capsules in parallel load the microphone line under 1 kΩ, which the engine says blocks; practice tries it',
   'a mixer with RCA outputs alone, in stereo to a USB-C phone: the line streamer':
     'the converter cable costs less than the line streamer',
   'a large mixer into a camera: a pad between line and microphone':
     'an output with a level of its own, turned far down, is clean to the engine; practice wants a pad there',
-  'an XLR microphone to tablet and camera at once: an interface whose second output feeds the camera':
-    'copper that shares out a bare microphone is clean to the engine and weighs less; practice takes a box with two outputs',
 };
 
 const plans = new Map<string, Plan>();

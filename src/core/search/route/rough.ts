@@ -1,5 +1,5 @@
 import type { Facts } from '../../engine';
-import { HEAPED, SHARED_OUT } from '../bother';
+import { HEAPED, IN_LINE, SHARED_OUT } from '../bother';
 import { arrivalChains } from '../../engine/levels';
 import type { Chain } from '../../engine/flow';
 import { isSpoken, partOf, type Rig } from '../../rig';
@@ -23,20 +23,42 @@ function isHeaped(rig: Rig, chains: readonly Chain[]): boolean {
   return [...kinds.values()].some(({ size }) => size > 1);
 }
 
+/** A microphone with no power of its own. */
+function isBareMicrophone(rig: Rig, source: string): boolean {
+  const part = partOf(rig, source);
+  return part !== undefined && isSpoken(part) && !part.power && !part.battery;
+}
+
 /** A microphone with no power of its own that copper shares out to several things. */
 function isSharedOut(rig: Rig, chains: readonly Chain[]): boolean {
   const places = new Map<string, Set<string>>();
   for (const { source, stages } of chains) {
     const first = stages[1]?.placed;
-    const part = partOf(rig, source);
-    if (first === undefined || !part || !isSpoken(part) || part.power || part.battery) continue;
+    if (first === undefined || !isBareMicrophone(rig, source)) continue;
     places.set(source, (places.get(source) ?? new Set()).add(first));
   }
   return [...places.values()].some(({ size }) => size > 1);
 }
 
-/** What copper weighs where practice takes a box with knobs or outputs of its own (common practice). */
+/** A preamplifier leaves 60 to 70 dB between a microphone's peaks and its own noise, a line input 20 less. Typical. */
+const CLEAR_OF_FIRST = 55;
+
+/** A bare microphone in a socket whose own noise is not far enough under it, such as one for line: what it wants is a preamplifier. */
+const isInLine = (facts: Facts, chains: readonly Chain[]): boolean =>
+  chains.some(({ source, stages: [, first, next] }) => {
+    if (!isBareMicrophone(facts.rig, source) || first?.is !== 'input') return false;
+    const sense = facts.elements.find(
+      (e) => e.kind === 'sense' && e.placed === first.placed && e.id === next?.path?.from,
+    );
+    return sense?.kind === 'sense' && sense.noise !== undefined && first.peak - sense.noise < CLEAR_OF_FIRST;
+  });
+
+/** What it weighs that copper or a socket stands where practice takes a box of another kind (common practice). */
 export function roughnessOf(facts: Facts): number {
   const chains = arrivalChains(facts);
-  return (isHeaped(facts.rig, chains) ? HEAPED : 0) + (isSharedOut(facts.rig, chains) ? SHARED_OUT : 0);
+  return (
+    (isHeaped(facts.rig, chains) ? HEAPED : 0) +
+    (isInLine(facts, chains) ? IN_LINE : 0) +
+    (isSharedOut(facts.rig, chains) ? SHARED_OUT : 0)
+  );
 }

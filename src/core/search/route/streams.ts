@@ -1,4 +1,4 @@
-import type { Part, PartPort } from '../../parts';
+import { isPassiveLink, type Part, type PartPort } from '../../parts';
 import { sendsOf, type OpenEnd } from '../ends';
 import { canBeApart, isCaller } from './far-ends';
 import type { PartChain } from './chains';
@@ -8,6 +8,7 @@ import { costOfOneMore, NOTHING, plus, useOf, type Cost } from './inventory';
 import { withChain, withPiece, type Layout, type Piece } from './layout';
 import { LegStore } from './leg-store';
 import { Legs } from './legs';
+import { likeSockets } from './pool';
 import { assign, entriesOf, firstOfPairs, middleEnds, openingsOf } from './sockets';
 import { reachAfter, standsApart } from './standing';
 
@@ -166,6 +167,31 @@ function canStandSo(
   });
 }
 
+/** Sockets of a part that are as good as one: what they are called together. */
+const socketsAt = (part: Part, port: PartPort): string =>
+  likeSockets(part, port)
+    .map(({ id }) => id)
+    .sort()
+    .join();
+
+/** A socket of the middle for each chain into it, and one for each out of it; undefined where there are not so many. */
+function socketsFor(
+  ground: Ground,
+  middle: Part,
+  chains: readonly PartChain[],
+): { ports: readonly PartPort[]; exits: readonly PartPort[] } | undefined {
+  const [into, out] = [chains.slice(0, ground.sources.length), chains.slice(ground.sources.length)];
+  const ports = assign(
+    middle,
+    into.map((chain) => chain.to),
+    ground.apart,
+  );
+  const leaving = out.map((chain) => chain.from);
+  // A send is no other send, however alike their sockets are.
+  const exits = ports && (ground.callers ? allOther(leaving) : assign(middle, leaving, false, ports));
+  return ports && exits && { ports, exits };
+}
+
 /** Sources that join in a part, or one source that a part shares out: legs into it, and legs from it to each recorder. */
 function through(ground: Ground, store: LegStore, middle: Part): Stream {
   const { sources, recorders } = ground;
@@ -175,26 +201,27 @@ function through(ground: Ground, store: LegStore, middle: Part): Stream {
   let known: readonly OpenEnd[] | undefined;
   const outEnds = () => (known ??= outOf(ground, middle));
   const legs = () =>
-    new Legs([
-      ...sources.map((source) => store.toMiddle(source, middle)),
-      ...recorders.map((recorder) =>
-        store.toRecorder(middle.id, endsTo(ground, middle, recorder, outEnds()), recorder),
-      ),
-    ]);
+    new Legs(
+      [
+        ...sources.map((source) => store.toMiddle(source, middle)),
+        ...recorders.map((recorder) =>
+          store.toRecorder(middle.id, endsTo(ground, middle, recorder, outEnds()), recorder),
+        ),
+      ],
+      {
+        kindOf: (leg, { from, to }) =>
+          leg < sources.length ? socketsAt(middle, to) : ground.callers ? from.id : socketsAt(middle, from),
+        haveRoom: (chains) => socketsFor(ground, middle, chains) !== undefined,
+      },
+    );
   const least = () =>
     sources.reduce((sum, source) => sum + store.leastTo(source, middle), 0) +
     recorders.reduce((sum, recorder) => sum + store.leastFrom(middle, recorder), 0);
   return over(legs, own, least, (chains) => {
     const [into, out] = [chains.slice(0, sources.length), chains.slice(sources.length)];
-    const ports = assign(
-      middle,
-      into.map((chain) => chain.to),
-      ground.apart,
-    );
-    const leaving = out.map((chain) => chain.from);
-    // A send is no other send, however alike their sockets are.
-    const exits = ports && (ground.callers ? allOther(leaving) : assign(middle, leaving, false, ports));
-    if (!ports || !exits) return undefined;
+    const taken = socketsFor(ground, middle, chains);
+    if (!taken) return undefined;
+    const { ports, exits } = taken;
     const [legsIn, legsOut] = [
       into.map((chain, index) => ({ chain, port: ports[index] ?? chain.to })),
       out.map((chain) => ({ chain, exits: outEnds() })),
@@ -237,11 +264,18 @@ function onward(ground: Ground, store: LegStore, first: Piece, second: Piece): S
   ];
 }
 
+/** Where so many sources can come into a part: into the sockets of a splitter, whose plug is where it leaves. */
+const joinedAt = (part: Part, sources: number): readonly PartPort[] => {
+  const entries = entriesOf(part);
+  const sockets = entries.filter(({ gender }) => gender === 'jack');
+  return sources > 1 && isPassiveLink(part) && sockets.length > 0 ? sockets : entries;
+};
+
 /** A part with sockets for every source and an end for every recorder. */
 const couldStand = (part: Part, { sources, recorders, apart }: Ground): boolean =>
   // More than two sources are kept apart by a device with as many channels, and by nothing else.
   (!apart || sources.length < 3 || (part.captures ?? []).some((c) => c.channels.length >= sources.length)) &&
-  openingsOf(entriesOf(part)) >= sources.length &&
+  openingsOf(joinedAt(part, sources.length)) >= sources.length &&
   part.ports.some((port) => port.direction !== 'in') &&
   part.ports.length >= sources.length + recorders.length;
 

@@ -1,12 +1,10 @@
+import { LEAST_HEADROOM, LEAST_OVER_NOISE } from '../../checks';
 import type { Arrival } from '../../engine/flow';
+
+export { LEAST_HEADROOM, LEAST_OVER_NOISE } from '../../checks';
 
 /** Speech peaks that leave room above and stay clear of the noise. Common practice. */
 export const TARGET_PEAK = -12;
-/** Nearer to the converter's full scale than this there is no room for a laugh, dB. Common practice. */
-export const LEAST_HEADROOM = 6;
-/** Speech peaks less than this above the noise drown in it, dB. Our own limit. */
-export const LEAST_OVER_NOISE = 20;
-
 /** Speech peaks over the noise, dB. */
 export const overNoise = (arrival: Arrival): number => arrival.peak - arrival.noise;
 

@@ -177,7 +177,19 @@ const sayOneSided = (rig: Rig, f: Finding): Sentence => [
   '. Something there shorts the other leg. Phantom off, or a thing between that is made for it.',
 ];
 
+const sayUnsure = (rig: Rig, f: Finding): Sentence => [
+  `${capital(noun(rig, f.recorder))} reads `,
+  ...f.values.map(show),
+  ' at its microphone contact: more than any button, and less than ',
+  limitFigure(f),
+  ', from which on it is sure of a microphone. Most take it for one; test it.',
+];
+
 export const CONTACT_WORDS = {
+  'mic-line-unsure': {
+    title: 'May not be taken for a microphone',
+    says: sayUnsure,
+  },
   'phantom-one-sided': {
     title: 'Phantom on one leg alone',
     says: sayOneSided,

@@ -45,6 +45,16 @@ const sayClips = (rig: Rig, f: Finding): Sentence => [
   '. It clips ahead of the converter, so no slider in the app can save it.',
 ];
 
+const sayHiss = (rig: Rig, f: Finding): Sentence => [
+  `${capital(who(rig, f))} ${are(f, 'stand', 'stands')} `,
+  ...f.values.slice(0, 1).map(show),
+  ' over the noise of ',
+  ...f.values.slice(1, 2).map(show),
+  `, and hisses in ${noun(rig, f.recorder)}; `,
+  limitFigure(f),
+  ' keeps the hiss out of the pauses. Gain as early as it goes; a microphone nearer, or one that gives more.',
+];
+
 const sayHot = (rig: Rig, f: Finding): Sentence => [
   `${capital(who(rig, f))} ${are(f, 'peaks', 'peak')} at `,
   ...f.values.slice(0, 1).map(show),
@@ -128,6 +138,10 @@ export const LEVEL_WORDS = {
   clips: {
     title: 'Too loud for the input',
     says: sayClips,
+  },
+  hisses: {
+    title: 'Hiss',
+    says: sayHiss,
   },
   hot: {
     title: 'Little room above',

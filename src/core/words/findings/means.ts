@@ -18,6 +18,8 @@ export const FINDING_MEANS: Readonly<Record<FindingCode, string>> = {
     'The plug has microphone and ground where the jack has ground and microphone. A source that floats does not mind; one that shares a ground with anything else falls silent.',
   'contacts-swapped':
     'The bias stands across the capsule the wrong way round: plug and jack put microphone and ground on each other’s contacts.',
+  'mic-line-unsure':
+    'A headset jack looks for a microphone by its resistance. This one lies between the highest button and the least microphone: two capsules on one contact, as a rule. Most devices take it for a microphone, some do not.',
   'phantom-one-sided':
     'Phantom power is on, and the plug in the socket shorts one of its two legs: an unbalanced lead or a plain adapter hangs there. Nothing is past its maximum, and yet nothing there is made for it.',
   'current-harms':
@@ -34,6 +36,8 @@ export const FINDING_MEANS: Readonly<Record<FindingCode, string>> = {
     'A headset is in a socket for headphones: one hears by it, and its own microphone is not connected to anything.',
   'heard-twice':
     'Direct monitoring and the app’s own play the same, one later than the other: a doubled, hollow sound.',
+  hisses:
+    'The source stands little above the noise of what it passes: gain comes late, the microphone gives little, or it hangs in an input that is not made for it.',
   hot: 'Nothing clips as it is; a laugh or a harder stroke would.',
   howls:
     'A microphone hears a loudspeaker that plays it: what goes round comes back louder than it went. Closer to the mouth, the loudspeaker where the microphone is deafest, farther, lower, or headphones.',
