@@ -155,6 +155,7 @@ describe('symplex plan', () => {
         'searched',
         'complete',
         'ruledOut',
+        'leftOut',
         'says',
       ]);
       expect(Object.keys(report.routes[0])).toEqual(

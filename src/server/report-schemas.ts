@@ -336,10 +336,11 @@ export const REPORT_SCHEMAS: Readonly<Record<string, Schema>> = {
   FixesReport: object({ rig: text, verdict, ...found }),
   PlanReport: object({
     routes: listOf(ref('Route')),
-    hindrances: listOf(object({ wish: text, says: text, route: ref('Route') })),
+    hindrances: listOf(object({ wish: text, others: listOf(text), says: text, route: ref('Route') })),
     searched: { type: 'integer' },
     complete: { type: 'boolean' },
     ruledOut: nullable('number'),
+    leftOut: orNull(object({ part: text, under: { type: 'number' } })),
     says: text,
   }),
   Refusal: object({ error: text }),

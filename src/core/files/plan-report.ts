@@ -33,6 +33,8 @@ export interface PlanReport {
   readonly routes: readonly RouteReport[];
   readonly hindrances: readonly {
     readonly wish: Hindrance['wish'];
+    /** What has to be given up with it. */
+    readonly others: Hindrance['others'];
     readonly says: string;
     readonly route: RouteReport;
   }[];
@@ -40,6 +42,8 @@ export interface PlanReport {
   readonly complete: boolean;
   /** Where it is not complete: nothing that weighs less, money and bother, is left unseen; null where that is not known. */
   readonly ruledOut: number | null;
+  /** A further destination that was wanted only if cheap and is left out. */
+  readonly leftOut: Plan['leftOut'] | null;
   readonly says: string;
 }
 
@@ -71,11 +75,13 @@ export const planReport = (plan: Plan): PlanReport => ({
   routes: plan.routes.map(routeReport),
   hindrances: plan.hindrances.map((hindrance) => ({
     wish: hindrance.wish,
+    others: hindrance.others,
     says: sayHindrance(hindrance),
     route: routeReport(hindrance.route),
   })),
   searched: plan.searched,
   complete: plan.complete,
   ruledOut: plan.ruledOut === undefined ? null : finite(plan.ruledOut),
+  leftOut: plan.leftOut ?? null,
   says: sayPlan(plan),
 });

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { analyse } from '.';
 import { layRig, type RigSketch } from '../../../testing/lay-rig';
+import { applyEdit, freeSocketsFor } from '../rig';
 
 /** A source through something into the XLR of a one-input interface: levels in dBV at that input. */
 function atInterface(
@@ -130,5 +131,49 @@ describe('an impedance-matching transformer, 1 to 10', () => {
     // 150 Ω and 60 Ω stepped up a hundredfold, and 60 Ω, into 1 MΩ beside the input's own legs.
     const high = parallel(1e6, 1e6);
     expect(stepped - plain).toBeCloseTo(20 + db(high / (high + 100 * 210 + 60)) - db(high / (high + 150)), 1);
+  });
+});
+
+describe('a combo socket takes one plug at a time', () => {
+  const filled = (second: string) => {
+    const parts = {
+      mic: 'dynamic-xlr',
+      lead: 'lead-xlr',
+      guitar: 'guitar',
+      jack: 'lead-jack-ts',
+      interface: 'interface-two-inputs',
+      usb: 'lead-usb-c-c',
+      phone: 'phone-usb-c',
+    };
+    const joints = ['mic.out lead.holes', 'lead.pins interface.mic-1', 'guitar.out jack.a'];
+    const rest = [`jack.b interface.${second}`, 'usb.a interface.usb', 'usb.b phone.port'];
+    return layRig({
+      parts,
+      joints: [...joints, ...rest],
+      others: ['guitar'],
+      apps: { phone: 'recorder-app' },
+      settings: { interface: { 'kind-1': 'instrument', 'kind-2': 'instrument', 'gain-2': 10, 'gain-1': 40 } },
+    });
+  };
+  it('a second plug in its other half does not go in, and is named', () => {
+    const { findings, arrives } = analyse(filled('line-1'));
+    expect(findings[0]).toMatchObject({ code: 'does-not-fit', where: { joint: 'j4' } });
+    expect(arrives.map(({ source, state }) => [source, state])).toEqual([
+      ['mic', 'recorded'],
+      ['guitar', 'listed-silent'],
+    ]);
+  });
+  it('in the socket beside it there is room', () => {
+    const found = analyse(filled('line-2'));
+    expect(found.findings.filter(({ severity }) => severity !== 'note')).toEqual([]);
+  });
+  it('no edit joins a plug to the other half, or moves one there', () => {
+    const rig = filled('line-2');
+    const to = { part: 'interface', port: 'line-1' };
+    const from = { part: 'interface', port: 'line-2' };
+    expect(applyEdit(rig, { kind: 'move', joint: 'j4', from, to })).toBe(rig);
+    expect(freeSocketsFor(rig, 'j4')).not.toContainEqual(to);
+    const loose = applyEdit(rig, { kind: 'remove', part: 'lead' });
+    expect(freeSocketsFor(loose, 'j4')).toContainEqual(to);
   });
 });

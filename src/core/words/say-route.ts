@@ -1,5 +1,6 @@
 import { EVIDENCE_KINDS } from '../apps';
 import type { Hindrance, Item, Lost, Plan, Route, WishName, WishPrice } from '../search/route';
+import { findPart } from '../parts';
 import { formatDb } from '../units';
 import { list } from './words';
 
@@ -59,8 +60,8 @@ export function sayRoute({ buy, own, joints }: Route): string {
 }
 
 /** What giving up one wish would allow. */
-export const sayHindrance = ({ wish, route }: Hindrance): string =>
-  `Without ${wishName(wish)} there is a way. ${sayRoute(route)}`;
+export const sayHindrance = ({ wish, others, route }: Hindrance): string =>
+  `Without ${list([wish, ...others].map(wishName))} there is a way. ${sayRoute(route)}`;
 
 /** What a wish costs; `money` says an amount. */
 export function sayWishPrice({ wish, more, about }: WishPrice, money: (amount: number) => string): string {
@@ -78,15 +79,27 @@ export function sayCut({ complete, ruledOut }: Pick<Plan, 'complete' | 'ruledOut
     : ' Cut short: what was not looked at is not known.';
 }
 
+/** A recorder that was wanted only if cheap. */
+function sayLeftOut({ part, under, more }: NonNullable<Plan['leftOut']>): string {
+  const name = findPart(part)?.name ?? part;
+  return more === undefined
+    ? ` Without the ${name}: no way with it was found.`
+    : ` Without the ${name}: it would cost ${more} more, and ${under} was the most.`;
+}
+
 /** The answer in a sentence. */
-export function sayPlan({ routes, hindrances, complete, ruledOut }: Plan): string {
+export function sayPlan({ routes, hindrances, complete, ruledOut, givenUp = 0, leftOut }: Plan): string {
   const cut = sayCut({ complete, ...(ruledOut !== undefined && { ruledOut }) });
   if (routes.length > 0)
-    return `${count(routes.length, 'way that was proved.', 'ways that were proved.')}${cut}`;
+    return `${count(routes.length, 'way that was proved.', 'ways that were proved.')}${cut}${leftOut ? sayLeftOut(leftOut) : ''}`;
   if (hindrances.length > 0) {
-    return `No way meets all of it. What stands in the way: ${list(hindrances.map(({ wish }) => wishName(wish)))}.`;
+    const sets = hindrances.map(({ wish, others }) =>
+      [wish, ...others].map(wishName).join(' together with '),
+    );
+    return `No way meets all of it. What stands in the way: ${list(sets)}.`;
   }
+  const given = ['', 'one wish', 'two wishes', 'three wishes'][givenUp] ?? '';
   return complete
-    ? 'No way was found, and giving up any one wish would not help.'
+    ? `No way was found${given && `, and giving up any ${given} would not help`}.`
     : `No way was found as far as was searched.${cut}`;
 }

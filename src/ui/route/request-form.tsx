@@ -6,6 +6,7 @@ import { playsBack, type Part } from '../../core/parts';
 import { connectorName } from '../../core/plugs';
 import { isSource } from '../../core/rig';
 import type { RequestDestination, RequestSource } from '../../core/search/route';
+import { CarriedAlong, OnlyUnder, UnusablePorts } from './gear-fields';
 import { PartChoice } from './part-choice';
 import type { Question } from './use-request';
 
@@ -14,6 +15,7 @@ interface RequestFormProps {
   readonly change: (next: Question) => void;
   /** Everything that can be chosen, what is owned first. */
   readonly parts: readonly Part[];
+  readonly currency: string;
 }
 
 const replaced = <T,>(list: readonly T[], index: number, item: T): T[] =>
@@ -112,7 +114,7 @@ const couldStandBetween = (part: Part): boolean =>
   part.ports.length > 2;
 
 /** The question as a sentence with gaps: what is recorded, by what, and through which mixer. */
-export function RequestForm({ question, change, parts }: RequestFormProps) {
+export function RequestForm({ question, change, parts, currency }: RequestFormProps) {
   const sources = parts.filter((part) => isSource(part) || playsBack(part));
   const boxes = parts.filter(couldStandBetween);
   const { sources: from, destinations: to, through } = question;
@@ -147,6 +149,13 @@ export function RequestForm({ question, change, parts }: RequestFormProps) {
               add={() => setSource(from.length, { part: source?.part ?? first.id })}
             />
           )}
+          {source && (
+            <UnusablePorts
+              part={parts.find((part) => part.id === source.part)}
+              unusable={source.unusable}
+              change={(unusable) => setSource(index, { ...source, unusable })}
+            />
+          )}
         </Line>
       ))}
       <Line word="through">
@@ -158,7 +167,7 @@ export function RequestForm({ question, change, parts }: RequestFormProps) {
           className="field max-w-full"
           value={through ?? ''}
           onChange={(event) => {
-            const { through: _old, ...rest } = question;
+            const { through: _old, throughUnusable: _ports, ...rest } = question;
             change(event.target.value ? { ...rest, through: event.target.value } : rest);
           }}
         >
@@ -169,6 +178,13 @@ export function RequestForm({ question, change, parts }: RequestFormProps) {
             </option>
           ))}
         </select>
+        {through !== undefined && (
+          <UnusablePorts
+            part={parts.find((part) => part.id === through)}
+            unusable={question.throughUnusable}
+            change={(throughUnusable) => change({ ...question, throughUnusable })}
+          />
+        )}
       </Line>
       {rows(to).map((destination, index) => (
         <Line key={index} word={index === 0 ? 'on' : 'and on'}>
@@ -187,8 +203,32 @@ export function RequestForm({ question, change, parts }: RequestFormProps) {
           {index === to.length - 1 && to.length < 4 && host && (
             <Another says="At once on another" add={() => setDestination(to.length, { part: host.id })} />
           )}
+          {destination && index > 0 && index === to.length - 1 && (
+            <OnlyUnder
+              currency={currency}
+              under={destination.under}
+              set={(under) => {
+                const { under: _old, ...rest } = destination;
+                setDestination(index, under === undefined ? rest : { ...rest, under });
+              }}
+            />
+          )}
+          {destination && (
+            <UnusablePorts
+              part={parts.find((part) => part.id === destination.part)}
+              unusable={destination.unusable}
+              change={(unusable) => setDestination(index, { ...destination, unusable })}
+            />
+          )}
         </Line>
       ))}
+      <Line word="beside">
+        <CarriedAlong
+          parts={parts}
+          carried={question.carried}
+          change={(carried) => change({ ...question, carried })}
+        />
+      </Line>
     </div>
   );
 }

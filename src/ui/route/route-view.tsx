@@ -59,7 +59,7 @@ export function RouteView() {
         What you have, what it goes into, what you wish: the chain for it, from your drawer first, proved
         before you plug anything in.
       </p>
-      <RequestForm question={question} change={change} parts={parts} />
+      <RequestForm question={question} change={change} parts={parts} currency={currency} />
       {isEmpty(question) && <Examples ask={change} />}
       <WishFields question={question} change={change} parts={parts} currency={currency} />
       <div className="my-4 flex flex-wrap items-center gap-3">

@@ -8,7 +8,10 @@ import { keeping } from '../shared/report-trouble';
 const KEY = 'route-request';
 
 /** What the form fills in; drawer, own parts and policies are taken when the search begins. */
-export type Question = Pick<RouteRequest, 'sources' | 'through' | 'destinations' | 'wishes' | 'prefer'>;
+export type Question = Pick<
+  RouteRequest,
+  'sources' | 'through' | 'throughUnusable' | 'destinations' | 'carried' | 'wishes' | 'prefer'
+>;
 
 export const EMPTY_QUESTION: Question = { sources: [], destinations: [] };
 

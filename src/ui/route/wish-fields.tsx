@@ -1,9 +1,8 @@
 'use client';
-import { useState } from 'react';
 import type { Part } from '../../core/parts';
 import { DEFAULT_APP } from '../../core/apps';
 import type { Preference, Wishes } from '../../core/search/route';
-import { parseFigure } from '../../core/units/parse';
+import { FigureWish } from './figure-wish';
 import { DestinationChoice } from './request-form';
 import type { Question } from './use-request';
 
@@ -41,42 +40,6 @@ const PREFERENCES = [
 function withWish(wishes: Wishes | undefined, name: keyof Wishes, value: unknown): Wishes {
   const { [name]: _old, ...rest } = wishes ?? {};
   return value === undefined || value === false || value === '' ? rest : { ...rest, [name]: value };
-}
-
-/** A figure that may be left empty; what cannot be read is said beside it and changes nothing. */
-function FigureWish(props: {
-  label: string;
-  unit: string;
-  value: number | undefined;
-  set: (value: number | undefined) => void;
-}) {
-  const [typed, setTyped] = useState<string>();
-  const shown = typed ?? (props.value === undefined ? '' : String(props.value));
-  const parsed = shown.trim() ? parseFigure(shown, props.unit === 'm' ? 'm' : '') : undefined;
-  const bad = parsed && (!parsed.ok || parsed.value <= 0);
-  return (
-    <label className="flex flex-wrap items-center gap-2">
-      {props.label}
-      <input
-        className="field w-24 font-mono text-sm"
-        inputMode="decimal"
-        value={shown}
-        aria-invalid={bad === true}
-        onChange={(event) => {
-          setTyped(event.target.value);
-          const next = parseFigure(event.target.value, props.unit === 'm' ? 'm' : '');
-          if (!event.target.value.trim()) props.set(undefined);
-          else if (next.ok && next.value > 0) props.set(next.value);
-        }}
-      />
-      {props.unit}
-      {bad && (
-        <span role="alert" className="text-vermilion text-sm">
-          {parsed.ok ? 'more than nothing, please' : parsed.says}
-        </span>
-      )}
-    </label>
-  );
 }
 
 /** The first phone or tablet other than the one that is asked for, with the same app. */

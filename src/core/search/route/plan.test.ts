@@ -136,10 +136,10 @@ describe('what cannot be met', { timeout: 120_000 }, () => {
     expect(sayPlan(none)).toContain('the budget');
   });
 
-  it('says so where no single wish helps', () => {
+  it('says so where no two wishes help', () => {
     const none = plan(request({ buyNothing: true, channels: 'mono' }, { catalogue: ['lead-trs-trs'] }));
     expect(none).toMatchObject({ routes: [], hindrances: [] });
-    expect(sayPlan(none)).toContain('giving up any one wish would not help');
+    expect(sayPlan(none)).toContain('giving up any two wishes would not help');
   });
 
   it.each<[string, object, string]>([
@@ -218,5 +218,50 @@ describe('a search', { timeout: 120_000 }, () => {
     expect(back).toEqual(report);
     expect(back.routes[0]).toMatchObject({ rank: 1, verdict: 'clean', evidence: 'common practice' });
     expect(back.routes[0]?.arrives[0]?.state).toBe('recorded');
+  });
+});
+
+describe('what cannot be had together', () => {
+  const noisy: RouteRequest = {
+    format: 'symplex-request',
+    version: 1,
+    sources: [{ part: 'condenser-xlr' }],
+    destinations: [{ part: 'recorder-line' }],
+    wishes: { worn: true, budget: 100, channels: 'mono' },
+    catalogue: ['mixer-one-mic', 'lead-xlr', 'lead-jack-trs'],
+  };
+  it('names the fewest wishes that have to be given up together, and what they then allow', () => {
+    const { routes, hindrances } = plan(noisy);
+    expect(routes).toEqual([]);
+    expect(hindrances.map(({ wish, others }) => [wish, ...others].sort())).toEqual([['budget', 'worn']]);
+    expect(hindrances[0]?.route.parts).toContain('mixer-one-mic');
+  });
+  it('says how many were given up where nothing helps', () => {
+    const { hindrances, givenUp } = plan({ ...noisy, catalogue: ['lead-xlr'] });
+    expect({ hindrances, givenUp }).toEqual({ hindrances: [], givenUp: 3 });
+  });
+});
+
+describe('a further recorder that is wanted only if cheap', () => {
+  const also = (under: number): RouteRequest => ({
+    format: 'symplex-request',
+    version: 1,
+    sources: [{ part: 'receiver-trs' }],
+    destinations: [
+      { part: 'phone-ctia', app: 'camera-app' },
+      { part: 'camera-trs', under },
+    ],
+    catalogue: ['patch-trs-trrs', 'splitter-headphones', 'lead-trs-trs'],
+  });
+  it('is there where it costs little more', () => {
+    const { routes, leftOut } = plan(also(20));
+    expect(routes[0]?.parts).toContain('camera-trs');
+    expect(leftOut).toBeUndefined();
+  });
+  it('is left out, with what it would cost, where it is not', () => {
+    const { routes, leftOut } = plan(also(10));
+    expect(routes[0]?.parts).not.toContain('camera-trs');
+    // A splitter for 6 and a lead for 6.
+    expect(leftOut).toEqual({ part: 'camera-trs', under: 10, more: 12 });
   });
 });

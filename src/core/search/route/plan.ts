@@ -60,16 +60,20 @@ export interface Route {
   readonly rig: Rig;
 }
 
-/** A wish that stands in the way: without it there would be this route. */
+/** A wish that stands in the way, or several that do together: without them there would be this route. */
 export interface Hindrance {
   readonly wish: WishName;
+  /** What has to be given up with it, where it alone is not enough. */
+  readonly others: readonly WishName[];
   readonly route: Route;
 }
 
 export interface Plan {
   readonly routes: readonly Route[];
-  /** Where there is none: the wishes each of which, given up alone, would allow one. */
+  /** Where there is none: the wishes each of which, given up alone, would allow one; else the fewest that do so together. */
   readonly hindrances: readonly Hindrance[];
+  /** Where nothing helps: so many wishes at a time were given up, in every way. */
+  readonly givenUp?: number;
   /** Why it was not searched for at all. */
   readonly problem?: RequestProblem;
   readonly searched: number;
@@ -229,20 +233,44 @@ export function without(request: RouteRequest, wish: WishName): RouteRequest {
   return { ...request, wishes };
 }
 
-/** Wishes that, given up one at a time, would allow a route. */
+/** Every choice of so many out of a list. */
+function* choices<T>(list: readonly T[], count: number): Generator<readonly T[]> {
+  if (count === 0) yield [];
+  for (const [index, one] of list.entries()) {
+    if (count > 0) for (const rest of choices(list.slice(index + 1), count - 1)) yield [one, ...rest];
+  }
+}
+
+/** So many wishes are given up together at the most, and so many times as long as for the question itself is spent on it. */
+const MOST_GIVEN_UP = 3;
+const GIVING_UP_SHARE = 3;
+
+/** The fewest wishes that, given up together, would allow a route: every such set of the least size, as far as time goes. */
 function* hindrancesOf(
   request: RouteRequest,
   limits: SearchLimits,
   catalogue?: readonly Part[],
-): Steps<Hindrance[]> {
-  const hindrances: Hindrance[] = [];
-  for (const wish of wishesMade(request)) {
-    const shorter = { ...limits, count: 1, milliseconds: limits.milliseconds / 2 };
-    const { routes } = yield* routesFor(without(request, wish), shorter, catalogue);
-    const [route] = routes;
-    if (route) hindrances.push({ wish, route });
+): Steps<Pick<Plan, 'hindrances' | 'givenUp'>> {
+  const wishes = wishesMade(request);
+  const began = performance.now();
+  let givenUp = 0;
+  for (let size = 1; size <= Math.min(MOST_GIVEN_UP, wishes.length); size += 1) {
+    const hindrances: Hindrance[] = [];
+    for (const set of choices(wishes, size)) {
+      const [wish, ...others] = set;
+      const late = performance.now() - began > GIVING_UP_SHARE * limits.milliseconds;
+      if (wish === undefined || (size > 1 && late)) return { hindrances, givenUp };
+      const shorter = { ...limits, count: 1, milliseconds: limits.milliseconds / 2 };
+      const question = set.reduce(without, request);
+      if (firstRequestProblem(question)) continue;
+      const { routes } = yield* routesFor(question, shorter, catalogue);
+      const [route] = routes;
+      if (route) hindrances.push({ wish, others, route });
+    }
+    if (hindrances.length > 0) return { hindrances };
+    givenUp = size;
   }
-  return hindrances;
+  return { hindrances: [], givenUp };
 }
 
 /**
@@ -258,8 +286,7 @@ export function* planSteps(
   if (problem) return { routes: [], hindrances: [], problem, searched: 0, complete: true };
   const plan = yield* routesFor(request, limits, catalogue);
   if (plan.routes.length > 0) return plan;
-  const hindrances = yield* hindrancesOf(request, limits, catalogue);
-  return { ...plan, hindrances };
+  return { ...plan, ...(yield* hindrancesOf(request, limits, catalogue)) };
 }
 
 /** What a wish costs: the best answer with it against the best without it. */
