@@ -41,9 +41,12 @@ function powered(layout: Layout, stock: Stock): Layout[] {
 export function completed(bare: Layout, request: RouteRequest, stock: Stock): Layout[] {
   const { wishes = {} } = request;
   const paired = withPairs(bare);
-  // One side of a pair is enough for who asks for mono.
-  const half = wishes.channels !== 'mono' && halved(paired);
-  const whole = half ? withSecondLead(paired).filter((layout) => !halved(layout)) : [paired];
+  // One side of a pair is enough for who asks for mono, or for a side or track a source.
+  const half = wishes.channels !== 'mono' && wishes.channels !== 'apart' && halved(paired);
+  const single = half ? withSecondLead(paired).filter((layout) => !halved(layout)) : [paired];
+  // Both sides may leave a box by a lead each.
+  const whole =
+    wishes.channels === 'stereo' ? single.flatMap((layout) => [layout, ...withSecondLead(layout)]) : single;
   const answered = wishes.callers ? whole.flatMap((layout) => withCallers(layout, stock)) : whole;
   const listens = (wishes.hear || wishes.guests) && !wishes.callers;
   const heard = listens ? answered.flatMap((layout) => withHeadphones(layout, stock)) : answered;

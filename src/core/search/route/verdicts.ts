@@ -58,7 +58,7 @@ export class Verdicts {
     const { wishes = {} } = request;
     const { rig, judged, facts } = (wishes.callers ? settleCallIn : settle)(rigOf(layout, request));
     const isMeant = !wishes.callers || isCallIn(facts);
-    if (isMeant && meets(layout, judged, request) && keepsWishes(layout, wishes))
+    if (isMeant && meets(layout, judged, request) && keepsWishes(layout, wishes, this.stock.purse))
       return {
         answers: true,
         layout,

@@ -4,7 +4,8 @@ import { LEAST_OVER_NOISE, overNoise } from '../settings';
 import { type Part, staysPut } from '../../parts';
 import { contactsOf } from '../../plugs';
 import { suppliedPorts } from './charging';
-import type { Layout } from './layout';
+import type { Purse } from './inventory';
+import { split, type Layout } from './layout';
 import type { RouteRequest, Wishes } from './request';
 import { isBridged, stretchesOf } from './runs';
 
@@ -19,9 +20,10 @@ export const isAllowed = (part: Part, wishes: Wishes, isOwned: boolean): boolean
   !(wishes.worn && staysPut(part)) &&
   !(wishes.risk === 'proven' && lacksChip(part));
 
-/** Wishes that parts and joints alone decide; the rest is asked of the pipeline. */
-export const keepsWishes = (layout: Layout, wishes: Wishes): boolean =>
-  !wishes.charge || layout.recorders.every((id) => suppliedPorts(layout, id));
+/** Wishes that parts and joints alone decide; the rest is asked of the pipeline. A lead of an owned kind may be too short, and would have to be bought. */
+export const keepsWishes = (layout: Layout, wishes: Wishes, purse: Purse): boolean =>
+  (!wishes.charge || layout.recorders.every((id) => suppliedPorts(layout, id))) &&
+  (!wishes.buyNothing || split(layout, purse).buy.length === 0);
 
 /** On both sides, or on two tracks of a project, each of which is mono. */
 const isStereo = ({ channels, inputs }: Arrival): boolean => channels === 'both' || inputs.length > 1;
