@@ -100,8 +100,7 @@ export const USB: readonly PracticeCase[] = [
     from: ['condenser-xlr'],
     to: [['phone-8-pin', 'voice-room']],
     answers: [only('mobile-voice|mobile-preamp', 'dongle-8-pin-headset', 'lead-xlr')],
-    // An interface may stand there as a preamplifier, by its line output; its USB is not taken.
-    never: ['adapter-8-pin-usb', 'adapter-8-pin-usb-bare'],
+    // An interface may stand there as a preamplifier, by its line output, and a dongle of the other port behind a host adapter, untested.
   },
   {
     name: 'a condenser to an 8-pin tablet by USB: interface, adapter and a supply, or the mobile preamplifier',
