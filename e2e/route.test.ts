@@ -67,6 +67,27 @@ it('lays a call-in: a send and a way back for each caller, and the sends set', a
   }
 });
 
+it('leaves a broken jack aside, and keeps a mouse plugged in', async () => {
+  const browser = await openBrowser('phone');
+  try {
+    const page = new Page(browser);
+    await browser.driver.get(`${inject('emptyAddress')}route`);
+    await asks(page, 'Receiver, TRS output', 'Phone, headset jack and USB-C port');
+    await page.click('//summary[contains(., "A socket is broken or in use")]');
+    await page.click('//label[contains(., "headset jack")]/input');
+    await page.find('//summary[contains(., "Not to be used: headset jack")]');
+    await page.button('Find the ways');
+    expect(await page.text('//*[@data-route="1"]')).toContain('USB-C');
+    await browser.driver.executeScript('window.scrollTo(0, 0)');
+    await page.click('//select[@aria-label="Keep plugged in beside"]/option[contains(., "Mouse")]');
+    await page.button('Find the ways');
+    await page.find('//*[@data-route="1"][contains(., "hub")]');
+    expect(await violationsOn(browser.driver)).toEqual([]);
+  } finally {
+    await browser.driver.quit();
+  }
+});
+
 it('says what each wish costs, when asked', async () => {
   const browser = await openBrowser('phone');
   try {

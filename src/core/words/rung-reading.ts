@@ -1,5 +1,5 @@
-import { isNoticed, PLAYED_CREST, SPEECH_CREST, type Arrival } from '../engine/flow';
-import type { Rig } from '../rig';
+import { appOf, isNoticed, PLAYED_CREST, SPEECH_CREST, type Arrival } from '../engine/flow';
+import { laidParts, type Rig } from '../rig';
 import type { Analysis } from '../judge';
 import type { JointView } from '../views';
 import { formatDb, formatOhms } from '../units';
@@ -11,11 +11,12 @@ export interface RungReading {
   readonly sub: string;
 }
 
-function hostReading(arrival: Arrival): RungReading {
+/** `sends`: somebody at a far end hears it. */
+function hostReading(arrival: Arrival, sends: boolean): RungReading {
   const peak = formatDb(arrival.peak, 'dBFS');
   switch (arrival.state) {
     case 'recorded':
-      return { main: peak, sub: 'recorded peaks' };
+      return { main: peak, sub: sends ? 'peaks sent' : 'recorded peaks' };
     case 'wrong-mic':
       return { main: 'own mic', sub: peak };
     case 'not-listed':
@@ -31,7 +32,10 @@ const loudest = (joint: JointView): number =>
 /** The reading of a placed part; undefined for one on which nothing of the wanted sound can be measured. */
 export function rungReading(rig: Rig, analysis: Analysis, placed: string): RungReading | undefined {
   const arrival = analysis.arrives.find((a) => a.recorder === placed);
-  if (arrival) return hostReading(arrival);
+  if (arrival) {
+    const laid = laidParts(rig).find((one) => one.placed.id === placed);
+    return hostReading(arrival, laid !== undefined && appOf(laid)?.farEnd === true);
+  }
   const input = analysis.inputs.find((i) => i.placed === placed && i.sensed);
   if (input?.sensed && input.plugged) {
     const seen = isNoticed(input.sensed.reading);

@@ -26,6 +26,7 @@ export function UnusablePorts(props: {
           <label key={id} className="inline-flex min-h-11 items-center gap-2">
             <input
               type="checkbox"
+              className="size-5 accent-[var(--sea)]"
               checked={unusable.includes(id)}
               onChange={(event) => change(event.target.checked ? [...unusable, id] : without(unusable, id))}
             />
