@@ -6,10 +6,10 @@ import { getEngine } from '../../workers/engine';
 import { sayThreadTrouble } from '../shared/thread-trouble';
 import { nameShownRig, useShownRig } from '../shared/use-rigs';
 import { Bench } from './bench';
-import { EmptyBench } from './empty-bench';
 import { lazily } from '../shared/lazily';
 import { isReadable } from './is-readable';
 
+const EmptyBench = lazily(() => import('./empty-bench').then((m) => m.EmptyBench));
 const UnreadableRig = lazily(() => import('./unreadable-rig').then((m) => m.UnreadableRig));
 
 type Check = { readonly of: string; readonly problem: ReadProblem | null } | undefined;
