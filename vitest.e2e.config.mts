@@ -1,7 +1,9 @@
 import { defineConfig } from 'vitest/config';
 
 /** What times the page or counts on its two seconds of search, and would time its neighbour as well. */
-const timed = ['big', 'first-load', 'folded', 'levels', 'power', 'route'].map((name) => `e2e/${name}.test.ts`);
+const timed = ['big', 'first-load', 'folded', 'levels', 'power', 'route'].map(
+  (name) => `e2e/${name}.test.ts`,
+);
 
 /** A browser and a profile a file: two files at a time, the timed ones after them and alone. */
 export default defineConfig({
