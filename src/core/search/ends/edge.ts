@@ -45,7 +45,9 @@ export function edgeBeyond(part: Part, entry: PartPort, end: OpenEnd, exit: Part
   return analogue && { ...edge, analogue };
 }
 
-const listens = ({ paths = [], captures = [] }: Part): boolean => paths.length > 0 || captures.length > 0;
+/** It has stages or converters: what follows does not load what comes in. */
+export const listens = ({ paths = [], captures = [] }: Part): boolean =>
+  paths.length > 0 || captures.length > 0;
 
 /** What is loudest of a sound where a part listens, and at which place. */
 function heardIn(

@@ -183,3 +183,23 @@ describe('what a practitioner knows is a number at the open end (common practice
     expect(outcomeOf(rig).verdict).not.toBe('clean');
   });
 });
+
+describe('a pick-up that is loaded is lost where it comes in, as the engine says of the same rig (dull)', () => {
+  const guitar = findPart('guitar')!;
+  const beyond = (link: string, near: string, part: string, entry: string): number => {
+    const lead = findPart(link)!;
+    const port = (of: Part, id: string) => of.ports.find((one) => one.id === id)!;
+    const box = findPart(part)!;
+    const [start] = sourceEnds(guitar, dbSpl(78));
+    const led = throughPart(lead, port(lead, near), start!);
+    return led.flatMap((end) => throughPart(box, port(box, entry), end)).length;
+  };
+  it('a headphone amplifier’s input and a small sound device’s microphone input lose it', () => {
+    expect(beyond('lead-jack-ts', 'a', 'headphone-amplifier', 'in')).toBe(0);
+    expect(beyond('lead-headphones-aux', 'big', 'usb-sound-trs', 'mic')).toBe(0);
+  });
+  it('an instrument input and a DI box do not', () => {
+    expect(beyond('lead-jack-ts', 'a', 'interface-small', 'line-1')).toBeGreaterThan(0);
+    expect(beyond('lead-jack-ts', 'a', 'di-active', 'in')).toBeGreaterThan(0);
+  });
+});

@@ -3,6 +3,7 @@ export { isDigital } from './end';
 export { copperOf } from './conducts';
 export { channelsOf, idealEnd, pairEnd } from './ideal';
 export { drivesReached, isCoupled, outletPairs } from './outlets';
+export { listens } from './edge';
 export { nodesOfPort } from './passage';
 export { sendsOf, stereoInputs } from './sends';
 export { asked, playedEnds, sourceEnds } from './source';

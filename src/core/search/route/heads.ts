@@ -2,6 +2,7 @@ import { checkOf, sourcesOf, type Finding } from '../../checks';
 import type { Facts } from '../../engine';
 import type { Outcome } from '../../judge';
 import { isPassiveLink, type Part } from '../../parts';
+import { listens } from '../ends';
 import type { Layout } from './layout';
 
 /** The way of a source to the first thing that has stages, or hears: what it is, and its name in the layout. */
@@ -11,9 +12,6 @@ interface Head {
   readonly boxes: string;
   readonly end: string;
 }
-
-/** It has stages or converters: what follows does not load what comes in. */
-const listens = ({ paths = [], captures = [] }: Part): boolean => paths.length > 0 || captures.length > 0;
 
 /** Nothing in it that a source could be held off by. */
 const isBareCopper = (part: Part): boolean =>
