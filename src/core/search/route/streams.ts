@@ -73,6 +73,12 @@ function over(
   };
 }
 
+/** A socket of what records for each chain that comes there. */
+function socketsOn(recorder: Piece, chains: readonly PartChain[], apart: boolean): PartPort[] | undefined {
+  const wanted = chains.map((chain) => chain.to);
+  return wanted.length === 1 ? wanted : assign(recorder.part, wanted, apart);
+}
+
 /** Every source has a socket of its own on the recorder; one source and a chain is the simplest of these. */
 function intoRecorder(ground: Ground, store: LegStore): Stream[] {
   const [recorder] = ground.recorders;
@@ -86,8 +92,7 @@ function intoRecorder(ground: Ground, store: LegStore): Stream[] {
       NOTHING,
       () => 0,
       (chains) => {
-        const wanted = chains.map((chain) => chain.to);
-        const ports = chains.length === 1 ? wanted : assign(recorder.part, wanted, ground.apart);
+        const ports = socketsOn(recorder, chains, ground.apart);
         return ports && layLegs(bare(ground), ground, chains, recorder.id, ports);
       },
     ),
@@ -254,8 +259,7 @@ function onward(ground: Ground, store: LegStore, first: Piece, second: Piece): S
       () => 0,
       (chains) => {
         const [into, out] = [chains.slice(0, -1), chains.at(-1)];
-        const wanted = into.map((chain) => chain.to);
-        const ports = wanted.length === 1 ? wanted : assign(first.part, wanted, ground.apart);
+        const ports = socketsOn(first, into, ground.apart);
         if (!ports || !out) return undefined;
         const laid = layLegs(bare(ground), ground, into, first.id, ports);
         return withChain(laid, first.id, out, second.id);
