@@ -58,7 +58,7 @@ export const FAINT: Origin = {
 };
 export const HISSING: Origin = {
   kind: 'our own',
-  text: 'our own limit; a quiet room stands about as far under a voice',
+  text: 'our own limit: what is nearer to the noise is heard to hiss in the pauses',
 };
 export const LONG_RUN: Origin = {
   kind: 'common practice',

@@ -68,12 +68,8 @@ export function withCarried(layout: Layout, carried: readonly Part[], stock: Sto
         if (host === undefined || !port) return [];
         return firstOfAlike(one, dataSockets(one, host))
           .flatMap((at) => withOffshootAt(one, at, endingFor(part, port), stock))
-          .slice(0, MOST_WAYS)
           .map(({ layout: grown, leaf }) => ({ ...grown, carried: [...(grown.carried ?? []), leaf] }));
       }),
     [layout],
   );
 }
-
-/** So many sockets are tried for each thing. */
-const MOST_WAYS = 3;

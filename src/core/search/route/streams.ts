@@ -73,6 +73,10 @@ function over(
   };
 }
 
+/** A stream with nothing in its middle: what it weighs is its legs alone. */
+const overLegs = (make: () => Legs, lay: (chains: readonly PartChain[]) => Layout | undefined): Stream =>
+  over(make, NOTHING, () => 0, lay);
+
 /** A socket of what records for each chain that comes there. */
 function socketsOn(recorder: Piece, chains: readonly PartChain[], apart: boolean): PartPort[] | undefined {
   const wanted = chains.map((chain) => chain.to);
@@ -87,15 +91,10 @@ function intoRecorder(ground: Ground, store: LegStore): Stream[] {
     return [];
   const legs = () => new Legs(ground.sources.map((source) => store.fromSource(source, recorder)));
   return [
-    over(
-      legs,
-      NOTHING,
-      () => 0,
-      (chains) => {
-        const ports = socketsOn(recorder, chains, ground.apart);
-        return ports && layLegs(bare(ground), ground, chains, recorder.id, ports);
-      },
-    ),
+    overLegs(legs, (chains) => {
+      const ports = socketsOn(recorder, chains, ground.apart);
+      return ports && layLegs(bare(ground), ground, chains, recorder.id, ports);
+    }),
   ];
 }
 
@@ -105,17 +104,13 @@ function outOfSource(ground: Ground, store: LegStore): Stream[] {
   if (!source || ground.sources.length > 1 || ground.recorders.length < 2) return [];
   const legs = () => new Legs(ground.recorders.map((recorder) => store.fromSource(source, recorder, true)));
   return [
-    over(
-      legs,
-      NOTHING,
-      () => 0,
-      (chains) =>
-        distinct(chains.map((chain) => chain.from.id))
-          ? chains.reduce(
-              (grown, chain, index) => withChain(grown, source.id, chain, ground.recorders[index]?.id ?? ''),
-              bare(ground),
-            )
-          : undefined,
+    overLegs(legs, (chains) =>
+      distinct(chains.map((chain) => chain.from.id))
+        ? chains.reduce(
+            (grown, chain, index) => withChain(grown, source.id, chain, ground.recorders[index]?.id ?? ''),
+            bare(ground),
+          )
+        : undefined,
     ),
   ];
 }
@@ -253,18 +248,13 @@ function onward(ground: Ground, store: LegStore, first: Piece, second: Piece): S
       store.toRecorder(`onward ${first.id}`, firstOfPairs(outputs), second),
     ]);
   return [
-    over(
-      legs,
-      NOTHING,
-      () => 0,
-      (chains) => {
-        const [into, out] = [chains.slice(0, -1), chains.at(-1)];
-        const ports = socketsOn(first, into, ground.apart);
-        if (!ports || !out) return undefined;
-        const laid = layLegs(bare(ground), ground, into, first.id, ports);
-        return withChain(laid, first.id, out, second.id);
-      },
-    ),
+    overLegs(legs, (chains) => {
+      const [into, out] = [chains.slice(0, -1), chains.at(-1)];
+      const ports = socketsOn(first, into, ground.apart);
+      if (!ports || !out) return undefined;
+      const laid = layLegs(bare(ground), ground, into, first.id, ports);
+      return withChain(laid, first.id, out, second.id);
+    }),
   ];
 }
 
