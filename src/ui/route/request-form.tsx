@@ -106,6 +106,9 @@ function Offers({ part }: { part: Part | undefined }) {
   );
 }
 
+/** Only the last of several recorders can be wanted for so much more at the most. */
+const wanted = ({ under: _under, ...destination }: RequestDestination): RequestDestination => destination;
+
 /** Boxes with stages of their own into which something goes: a mixer, an interface. */
 const couldStandBetween = (part: Part): boolean =>
   !part.host &&
@@ -194,15 +197,6 @@ export function RequestForm({ question, change, parts, currency }: RequestFormPr
             destination={destination}
             change={(next) => setDestination(index, next)}
           />
-          {to.length > 1 && (
-            <Remove
-              what={`recorder ${index + 1}`}
-              remove={() => change({ ...question, destinations: removed(to, index) })}
-            />
-          )}
-          {index === to.length - 1 && to.length < 4 && host && (
-            <Another says="At once on another" add={() => setDestination(to.length, { part: host.id })} />
-          )}
           {destination && index > 0 && index === to.length - 1 && (
             <OnlyUnder
               currency={currency}
@@ -211,6 +205,18 @@ export function RequestForm({ question, change, parts, currency }: RequestFormPr
                 const { under: _old, ...rest } = destination;
                 setDestination(index, under === undefined ? rest : { ...rest, under });
               }}
+            />
+          )}
+          {to.length > 1 && (
+            <Remove
+              what={`recorder ${index + 1}`}
+              remove={() => change({ ...question, destinations: removed(to, index) })}
+            />
+          )}
+          {index === to.length - 1 && to.length < 4 && host && (
+            <Another
+              says="At once on another"
+              add={() => change({ ...question, destinations: [...to.map(wanted), { part: host.id }] })}
             />
           )}
           {destination && (

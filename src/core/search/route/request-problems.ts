@@ -88,7 +88,12 @@ function* namesOf(request: RouteRequest): Problems {
   yield* ownPartProblems(request);
   yield* sourceProblems(request);
   for (const [index, destination] of request.destinations.entries()) {
-    yield* destinationProblems(request, destination, `/destinations/${index}`);
+    const at = `/destinations/${index}`;
+    yield* destinationProblems(request, destination, at);
+    if (destination.under !== undefined && (index === 0 || index < request.destinations.length - 1)) {
+      const expected = 'belongs to the last of several destinations';
+      yield { code: 'malformed', at: `${at}/under`, value: quoteValue(destination.under), expected };
+    }
   }
   yield* carriedProblems(request);
   const { through, wishes, drawer, catalogue } = request;
