@@ -52,6 +52,20 @@ describe('the lens Levels', () => {
     await page.find(`${card}//button[.="Set all"]`);
   });
 
+  it('what no setting can do is proved beside it, and applied with one press', async () => {
+    await browser.driver.get(rigAt('quay-to-camera', '&lens=levels'));
+    const asks = `${PANEL}//ul[@aria-label="What no setting can do"]`;
+    expect(await page.text(`${asks}//li[1]//span[contains(., "Proved:")]/span`)).toMatch(
+      /^Proved: Put the pack 0\.15 m from the mouth, and set one knob or switch: peaks −12\.\d dBFS/,
+    );
+    await page.click(`${asks}//button[.="Apply"]`);
+    await page.find(`${PANEL}//p[.="Every knob stands where it is best."]`);
+    await browser.driver.wait(
+      async () => (await browser.driver.findElements(By.xpath(asks))).length === 0,
+      5000,
+    );
+  });
+
   it('shows the figures of a stage, where the noise comes from, and the response', async () => {
     await browser.driver.get(rigAt('harbour-call-in', '&lens=levels'));
     await page.click('//li[@data-level-row="mixer"]//button');

@@ -19,6 +19,22 @@ const portsOf = (rig: Rig) =>
 const isTaken = (rig: Rig, { part, port }: PortRef): boolean =>
   rig.joints.some((j) => [j.plug, j.jack].some((end) => end.part === part && end.port === port));
 
+/** A box with an amplifier in it is not set aside lightly. */
+const aside = (rig: Rig, id: string): number => {
+  const placed = rig.parts.find((one) => one.id === id);
+  return ((placed && partIn(rig, placed.part)?.paths) ?? []).length > 0 ? 15 : 0;
+};
+
+/** A plug that hangs loose into a free socket. */
+const joined = (rig: Rig): Priced[] =>
+  portsOf(rig).flatMap((one) =>
+    portsOf(rig)
+      .filter((other) => one.port.gender === 'plug' && mate(one.port, other.port).fits)
+      .filter((other) => ![one, other].some(({ ref }) => isTaken(rig, ref)))
+      .filter((other) => one.ref.part !== other.ref.part)
+      .map((other) => ({ edit: { kind: 'join', a: one.ref, b: other.ref }, cost: 1 }) as const),
+  );
+
 /** Every way of choosing a different port for each of some sockets. */
 function assignments(part: Part, sockets: readonly Part['ports'][number][]): string[][] {
   return sockets.reduce<string[][]>(
@@ -76,13 +92,13 @@ function replugged(rig: Rig): Priced[] {
     [joint.plug, joint.jack].flatMap((from) =>
       portsOf(rig)
         .filter(({ ref }) => !isTaken(rig, ref))
-        .map(({ ref }): Priced => ({ edit: { kind: 'move', joint: joint.id, from, to: ref }, cost: 1 })),
+        .map(({ ref }): Priced => ({ edit: { kind: 'move', joint: joint.id, from, to: ref }, cost: 2 })),
     ),
   );
   const meant = [...rig.purpose.sources, ...rig.purpose.recorders];
   const rest = rig.parts.flatMap(({ id }): Priced[] => {
     const joints = rig.joints.filter((j) => j.plug.part === id || j.jack.part === id).map((j) => j.id);
-    const cost = meant.includes(id) ? 62 : 2;
+    const cost = (meant.includes(id) ? 62 : 2) + aside(rig, id);
     const pairs = joints.flatMap((a) => joints.filter((b) => b !== a).map((b) => [a, b] as const));
     return [
       { edit: { kind: 'turn', part: id }, cost: 1 },
@@ -108,7 +124,10 @@ function brought(rig: Rig, list: readonly Part[]): Priced[] {
       return assignments(
         part,
         sockets.map(({ port }) => port),
-      ).map((ports) => ({ edit: { kind: 'swap', part: id, to: part.id, ports }, cost: price + 2 }));
+      ).map((ports) => ({
+        edit: { kind: 'swap', part: id, to: part.id, ports },
+        cost: price + 2 + aside(rig, id),
+      }));
     });
     const inserts = rig.joints.flatMap((joint): Priced[] => {
       const ends = [joint.plug, joint.jack].flatMap((end) =>
@@ -162,7 +181,7 @@ export function lightestWay(
       return;
     }
     if (left === 0) return;
-    for (const { edit, cost } of [...turned(at), ...replugged(at), ...brought(at, list)]) {
+    for (const { edit, cost } of [...turned(at), ...joined(at), ...replugged(at), ...brought(at, list)]) {
       if (spent + cost >= (best ?? under) - 1e-9) continue;
       const next = applyEdit(at, edit);
       if (next !== at) go(next, spent + cost, left - 1);

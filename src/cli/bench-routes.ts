@@ -63,7 +63,7 @@ function inAnalyses(median: number, request: RouteRequest): string {
 /** A search that time cut says so: what it took is then the limit. */
 function row(what: string, request: RouteRequest, parts = CATALOGUE.length): Row {
   const taken = time(request);
-  const cut = plan(request).complete ? '' : ' (cut by time)';
+  const cut = plan(request).complete ? '' : ' (cut)';
   return { what: `five best: ${what}${cut}${inAnalyses(taken.median, request)}`, parts, ...taken };
 }
 

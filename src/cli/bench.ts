@@ -2,6 +2,8 @@ import { readFileSync, readdirSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { fixesFor } from '../core/search/fixes';
+import { planGains } from '../core/search/levels';
+import { planReturns } from '../core/search/returns';
 import { wayOut } from '../core/search/way-out';
 import { analyse } from '../core/judge';
 import { forgetFactors, forgetNetworks } from '../core/engine/circuit';
@@ -82,7 +84,16 @@ function rows(folder: string): Row[] {
     parts: rig.parts.length,
     ...time(() => wayOut(rig, {}), 20),
   }));
-  return [...edits, ...analyses, ...fixes, ...ways];
+  const plans = demoRigs(folder).flatMap((rig): Row[] => {
+    const parts = rig.parts.length;
+    return [
+      { what: `the gain plan, ${rig.name}`, parts, ...time(() => planGains({ ...rig }), 20) },
+      ...(planReturns(rig)
+        ? [{ what: `the mix-minus, ${rig.name}`, parts, ...time(() => planReturns({ ...rig }), 20) }]
+        : []),
+    ];
+  });
+  return [...edits, ...analyses, ...plans, ...fixes, ...ways];
 }
 
 /** So many edits as somebody makes who turns something every half second for an hour. */

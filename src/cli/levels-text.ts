@@ -34,6 +34,14 @@ function planLines(title: string, plan: LevelsReport['plan']): string[] {
   return ['', `${title}: ${outcome}`, ...lines, ...plan.adds.map(({ says }) => `  ${says}`)];
 }
 
+/** Parts and distances that the pipeline has judged in this rig. */
+function provedLines({ adds, tried, cut }: LevelsReport['proved']): string[] {
+  if (tried === 0) return [];
+  const none = adds.length === 0 ? [`  nothing: ${tried} parts and distances were tried`] : [];
+  const end = cut ? ['  The time was over before all were tried.'] : [];
+  return ['', 'Proved in this rig:', ...adds.map(({ says }) => `  ${says}`), ...none, ...end];
+}
+
 /** Levels as a person reads them in a terminal. */
 export function levelsText(report: LevelsReport): string {
   if (report.ways.length === 0)
@@ -42,6 +50,7 @@ export function levelsText(report: LevelsReport): string {
     report.rig,
     ...report.ways.flatMap(wayLines),
     ...planLines(`Best settings for peaks at ${report.plan.target} dBFS`, report.plan),
+    ...provedLines(report.proved),
     ...report.presets.slice(1).flatMap((preset) => planLines(preset.name, preset)),
   ].join('\n');
 }

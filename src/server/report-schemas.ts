@@ -312,6 +312,22 @@ export const REPORT_SCHEMAS: Readonly<Record<string, Schema>> = {
     rig: text,
     ways: listOf(ref('LevelWay')),
     plan: ref('GainPlan'),
+    proved: object({
+      tried: { type: 'integer' },
+      cut: { type: 'boolean' },
+      adds: listOf(
+        object({
+          is: { enum: ['pad', 'booster', 'closer'] },
+          at: text,
+          part: nullable('string'),
+          price: number,
+          enough: { type: 'boolean' },
+          peakDbfs: number,
+          overNoiseDb: number,
+          says: text,
+        }),
+      ),
+    }),
     presets: listOf(object({ preset: text, name: text, why: text, ...gains })),
   }),
   Supply,

@@ -25,10 +25,19 @@ export class RigGone extends Error {
   }
 }
 
-const record = (doc: Rig): RigRecord => ({
+/**
+ * When a rig was changed: after every other one's time, so that the last one changed is always known, though two fall
+ * within a millisecond or the clock was set back. In a transaction over the rigs.
+ */
+async function stamp(): Promise<number> {
+  const [last] = await database.rigs.orderBy('updatedAt').reverse().limit(1).keys();
+  return typeof last === 'number' ? Math.max(Date.now(), last + 1) : Date.now();
+}
+
+const record = (doc: Rig, updatedAt: number): RigRecord => ({
   id: doc.id,
   doc,
-  updatedAt: Date.now(),
+  updatedAt,
   cursor: 0,
   oldest: 0,
   newest: 0,
@@ -46,7 +55,7 @@ async function change(
     const current = await database.rigs.get(id);
     if (!current) throw new RigGone(id);
     const changed = await next(current, differ);
-    if (changed) await database.rigs.put({ ...changed, updatedAt: Date.now() });
+    if (changed) await database.rigs.put({ ...changed, updatedAt: await stamp() });
   });
 }
 
@@ -121,7 +130,7 @@ const underId = (doc: Rig, id: string): Rig => (id === doc.id ? doc : { ...doc, 
 export async function addRig(doc: Rig): Promise<string> {
   return database.transaction('rw', database.rigs, async () => {
     const id = await freeId(doc.id);
-    await database.rigs.add(record(underId(doc, id)));
+    await database.rigs.add(record(underId(doc, id), await stamp()));
     deletedHere.delete(id);
     return id;
   });

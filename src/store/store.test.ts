@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { checkRig } from '../core/files/read-rig';
 import { findPart } from '../core/parts';
 import { ownCopy } from '../core/parts/own-part';
@@ -31,6 +31,28 @@ beforeEach(async () => {
     database.drawer.clear(),
     database.meta.clear(),
   ]);
+});
+
+describe('which rig was changed last', () => {
+  const last = async () => (await database.rigs.orderBy('updatedAt').last())?.id;
+
+  afterEach(() => void vi.useRealTimers());
+
+  it('is known though all of the demo is stored within a millisecond', async () => {
+    vi.useFakeTimers({ toFake: ['Date'] });
+    expect(await openDemo()).toBe('slipway-diary');
+    expect(await last()).toBe('slipway-diary');
+  });
+
+  it('is known though the clock was set back', async () => {
+    vi.useFakeTimers({ toFake: ['Date'], now: 2_000_000_000_000 });
+    await openDemo();
+    vi.setSystemTime(1_000_000_000_000);
+    await addRig({ ...STARTER, id: 'newest' });
+    expect(await last()).toBe('newest');
+    await editRig('slipway-diary', set('low'));
+    expect(await last()).toBe('slipway-diary');
+  });
 });
 
 describe('rigs in the store', () => {

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
-import { searchFixes, moveOptions, outcomesOf, swapOptions } from '../core/search/fixes';
-import { levelsAtRest, levelWays } from '../core/search/levels';
+import { proveAdds, searchFixes, moveOptions, outcomesOf, swapOptions } from '../core/search/fixes';
+import { levelsAtRest, levelWays, USUAL_AIM } from '../core/search/levels';
 import { wayOut } from '../core/search/way-out';
 import { checkPart } from '../core/parts/model/check-part';
 import { analyse, outcomeFrom } from '../core/judge';
@@ -33,6 +33,7 @@ const engine: EngineProtocol = {
   outcomes: outcomesOf,
   levelWays,
   levelsAtRest,
+  provedAdds: (rig, drawer) => proveAdds(rig, USUAL_AIM, drawer, spentAfter(FIXES_MS)),
   powerAnswers: (rig) => {
     const facts = allFacts(rig);
     const view = powerViewOf(facts[0]);

@@ -1,5 +1,5 @@
 import type { Finding } from '../core/checks';
-import type { Drawer, Fixes, Option } from '../core/search/fixes';
+import type { Drawer, Fixes, Option, ProvedAdds } from '../core/search/fixes';
 import type { LevelsAtRest, LevelWay } from '../core/search/levels';
 import type { WayOut } from '../core/search/way-out';
 import type { Part } from '../core/parts';
@@ -46,6 +46,8 @@ export interface EngineProtocol {
   levelWays(rig: Rig): readonly LevelWay[];
   /** Plans and responses, for when it is at rest. */
   levelsAtRest(rig: Rig): LevelsAtRest;
+  /** What is proved to do what the usual plan asks for where no setting can. */
+  provedAdds(rig: Rig, drawer: Drawer): ProvedAdds;
   /** Supply, session and earths. */
   powerAnswers(rig: Rig): PowerAnswers;
   /** Hum at each recorder after each of several edits. */

@@ -9,6 +9,9 @@ export type TakeRead =
   | { readonly ok: true; readonly measures: Measures; readonly mended: WavHead['mended'] }
   | { readonly ok: false; readonly says: string };
 
+/** A step of a guided take, and of which placed part. */
+export type AskedStep = GuidedStep & { readonly part?: string };
+
 /** What the page asks of the thread that listens. */
 export interface TakeProtocol {
   /** Measures a file, telling the share that is done; WAV by itself, other files by the browser’s decoders. `keep` is given the sound, 16 bits, woven. */
@@ -22,5 +25,5 @@ export interface TakeProtocol {
   /** A WAV file of a take with one of the faults of `FAULTY`. */
   faulty(name: string, seed: number): Blob;
   /** A WAV file of what a rig would deliver to a recorder: a stand-in; with steps that of a guided take. */
-  simulate(rig: Rig, recorder: string, seed: number, steps?: readonly GuidedStep[]): Blob;
+  simulate(rig: Rig, recorder: string, seed: number, steps?: readonly AskedStep[]): Blob;
 }

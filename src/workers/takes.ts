@@ -2,9 +2,8 @@ import { proxy } from 'comlink';
 import type { Reading } from '../core/diagnosis';
 import type { Rig } from '../core/rig';
 import type { Measures } from '../core/signal/measure';
-import type { GuidedStep } from '../core/signal/render/stand-in';
 import { Thread } from './thread';
-import type { TakeProtocol, TakeRead } from './take-protocol';
+import type { AskedStep, TakeProtocol, TakeRead } from './take-protocol';
 
 /** An hour of sound on a slow phone, ms. */
 const PATIENCE = 1_800_000;
@@ -34,7 +33,7 @@ export const simulateTake = (
   rig: Rig,
   recorder: string,
   seed: number,
-  steps?: readonly GuidedStep[],
+  steps?: readonly AskedStep[],
 ): Promise<Blob> => listener.calls.simulate(rig, recorder, seed, steps);
 
 export const faultyStandIn = (name: string, seed: number): Promise<Blob> => listener.calls.faulty(name, seed);

@@ -2,9 +2,10 @@ import { BESIDE } from './beside';
 import { BOXES } from './boxes';
 import { CALLS } from './calls';
 import { HEADSET } from './headset';
+import { PLAYED } from './played';
 import { USB } from './usb';
 
 /** Requests of the trade with the answers of practice. */
-export const PRACTICE = [...HEADSET, ...USB, ...BOXES, ...CALLS, ...BESIDE];
+export const PRACTICE = [...HEADSET, ...USB, ...BOXES, ...CALLS, ...BESIDE, ...PLAYED];
 export { against } from './judge';
 export { requestOf, type Answer, type PracticeCase } from './case';

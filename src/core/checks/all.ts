@@ -23,6 +23,7 @@ import { mayStarve } from './may-starve';
 import { micContactOpen } from './mic-contact-open';
 import { micLineLoaded } from './mic-line-loaded';
 import { micLineUnsure } from './mic-line-unsure';
+import { sidesTied } from './sides-tied';
 import { micLineShorted } from './mic-line-shorted';
 import { monitorOff } from './monitor-off';
 import { monitorUnpowered } from './monitor-unpowered';
@@ -127,6 +128,7 @@ export const CHECKS = [
   sendFollowsFader,
   headsetMicIdle,
   micLineUnsure,
+  sidesTied,
   contactsExchanged,
   uncertainContact,
 ] as const;

@@ -6,6 +6,7 @@ import { BANK_SLEEPS } from './origins';
 /** A power bank from which so little is drawn that it may take it for nothing and turn off. */
 export const bankSleeps = check({
   code: 'bank-sleeps',
+  means: 'So little is drawn that the power bank may take it for nothing and turn itself off.',
   severity: ['note'],
   origin: BANK_SLEEPS,
   limit: 'What keeps such a bank awake, 50 to 100 mA (common practice).',

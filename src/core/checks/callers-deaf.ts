@@ -5,6 +5,8 @@ import { MIX_MINUS } from './origins';
 /** Two at far ends of whom one does not hear the other; where neither does it is told once. */
 export const callersDeaf = check({
   code: 'callers-deaf',
+  means:
+    'Of two at far ends one does not hear the other: the caller’s channel is missing in the other’s send. Each further caller needs a send of their own.',
   severity: ['spoils'],
   origin: MIX_MINUS,
   limit: 'Peaks of at least −50 dBFS into the other’s device (our own limit).',

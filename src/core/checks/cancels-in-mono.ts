@@ -8,6 +8,8 @@ import { MONO_SUM } from './origins';
  */
 export const cancelsInMono = check({
   code: 'cancels-in-mono',
+  means:
+    'Left and right carry the source with opposite polarity, as when a balanced output runs into a stereo input: it vanishes when the sides are summed.',
   severity: ['spoils', 'blocks'],
   origin: MONO_SUM,
   limit: `The sum of both sides at most ${LOST_IN_SUM_DB} dB under the louder side (our own limit).`,

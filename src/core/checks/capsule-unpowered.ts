@@ -6,6 +6,7 @@ import { PHANTOM, TYPICAL_CAPSULE } from './origins';
 /** A microphone whose plug-in power or phantom is missing. */
 export const capsuleUnpowered = check({
   code: 'capsule-unpowered',
+  means: 'The microphone gets less plug-in power or phantom than it needs.',
   severity: ['blocks'],
   origin: PHANTOM,
   limit: 'Supply at the microphone at least its minimum, which is a figure of the part (typical).',

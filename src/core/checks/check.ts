@@ -5,6 +5,8 @@ import type { Finding, Origin, Severity } from './finding';
 export type Cure =
   /** A plug of the way to another socket, or a lead turned round. */
   | 'plug'
+  /** A free plug into a free socket, where nothing leads on. */
+  | 'join'
   /** What is worn to listen, to another socket. */
   | 'replug'
   /** Another lead, adapter or dongle in the place of one, or one more between. */
@@ -62,6 +64,8 @@ export interface Lost {
 /** One thing that can be wrong with a rig, with all that is known of it but its words. */
 export interface Check<Code extends string = string> {
   readonly code: Code;
+  /** What it is to somebody who meets it for the first time: a sentence or two for docs/findings.md. */
+  readonly means: string;
   /** The severities that it may have, the usual one first. */
   readonly severity: readonly [Severity, ...Severity[]];
   /** Where its limit comes from, where a finding does not say otherwise. */

@@ -5,6 +5,7 @@ import { FULL_SCALE } from './origins';
 /** Peaks above full scale at the converter. */
 export const clips = check({
   code: 'clips',
+  means: 'Peaks pass full scale of the input; clipping cannot be repaired.',
   severity: ['spoils'],
   origin: FULL_SCALE,
   limit: '0 dBFS; full scale of the input and the crest of the source are typical figures.',

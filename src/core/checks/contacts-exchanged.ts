@@ -6,6 +6,8 @@ import { HEADSET_PINOUT } from './origins';
 /** Ground and microphone lie on each other's contacts, and it works all the same: a source that floats does not mind. */
 export const contactsExchanged = check({
   code: 'contacts-exchanged',
+  means:
+    'The plug has microphone and ground where the jack has ground and microphone. A source that floats does not mind; one that shares a ground with anything else falls silent.',
   severity: ['note'],
   origin: HEADSET_PINOUT,
   limit: 'Computed from what touches what; pinouts of ITU-T P.381 and OMTP (from memory).',

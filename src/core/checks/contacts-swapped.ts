@@ -16,6 +16,8 @@ function place(facts: Facts, placed: string): Place {
 /** A capsule across which the bias stands the wrong way round. */
 export const contactsSwapped = check({
   code: 'contacts-swapped',
+  means:
+    'The bias stands across the capsule the wrong way round: plug and jack put microphone and ground on each other’s contacts.',
   severity: ['blocks'],
   origin: HEADSET_PINOUT,
   limit:

@@ -5,6 +5,8 @@ import { MAXIMUM } from './origins';
 /** Direct current that flows for good into a contact past its absolute maximum: phantom into an output, behind a few ohms. */
 export const currentHarms = check({
   code: 'current-harms',
+  means:
+    'Phantom power flows for good into an output, a ribbon or a coil: little voltage stands there, and yet 7 mA a leg flow. A transformer or a blocking capacitor keeps it away; phantom off does too.',
   severity: ['danger'],
   origin: MAXIMUM,
   limit:

@@ -13,6 +13,8 @@ const PAIR_DB = 6.1;
 /** A source that is loaded so that a part of its band is lost: a pick-up on a few kilohms, treble into a long lead. */
 export const dull = check({
   code: 'dull',
+  means:
+    'The source is loaded so that a part of its band is lost: a pick-up on a few kilohms, treble into a long lead.',
   severity: ['spoils'],
   origin: HALF_POWER,
   limit: `${LOST_DB} dB within the band of the source (half power).`,

@@ -38,6 +38,8 @@ function knobsOnTheWay(facts: Facts, laid: LaidPart, arrival: Arrival): Set<stri
 /** A source that stands out of the noise and is far too low all the same, with no gain left: a microphone in a line socket. */
 export const faint = check({
   code: 'faint',
+  means:
+    'The source stands out of the noise and is so low that no recording of it is wanted, and no knob on the way brings it up: a microphone in a line socket, as a rule.',
   severity: ['spoils'],
   origin: FAINT,
   limit: `Peaks at least ${FAINTEST} dBFS with every knob on the way turned up (our own limit).`,

@@ -6,6 +6,7 @@ import { BARKHAUSEN } from './origins';
 /** A loop of stages whose gain is one or more: it howls, whatever is put in. */
 export const feedsBack = check({
   code: 'feeds-back',
+  means: 'Stages feed one another in a circle with a gain of one or more: it howls.',
   severity: ['blocks'],
   origin: BARKHAUSEN,
   limit: 'Loop gain under 0 dB at 1 kHz, whatever its phase (Barkhausen’s criterion, worst case).',

@@ -79,6 +79,14 @@ export const isLike = (a: Finding, b: Finding): boolean =>
   a.recorder === b.recorder &&
   (sourcesOf(b).length === 0 || sourcesOf(a).some((source) => sourcesOf(b).includes(source)));
 
+/** The same trouble: at the same place, or of the same source where plugs have moved. */
+export const isSameTrouble = (a: Finding, b: Finding): boolean =>
+  findingKey(a) === findingKey(b) || (sourcesOf(b).length > 0 && isLike(a, b));
+
+/** Whether the same trouble is among what is found. */
+export const isAmong = (found: readonly Finding[], one: Finding): boolean =>
+  found.some((f) => isSameTrouble(f, one));
+
 /** What is told of two both ways, as one trouble each way; any other finding as it is. */
 export function facesOf(finding: Finding): readonly Finding[] {
   const { mutual, ...one } = finding;

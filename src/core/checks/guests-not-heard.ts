@@ -23,6 +23,7 @@ const loudestInEars = (facts: Facts, caller: string): DbV =>
  */
 export const guestsNotHeard = check({
   code: 'guests-not-heard',
+  means: 'Headphones are in the rig, but none of them is on the side of the device that plays the far end.',
   severity: ['spoils'],
   origin: HEADPHONES,
   limit: `Speech at the ears at least ${HEARD_LEVEL} dBV (our own limit), computed from the circuit; guests are heard only from the device that the app runs on.`,

@@ -34,6 +34,8 @@ function socketOf(facts: Facts, laid: LaidPart): PortRef | undefined {
 /** A headset in a socket for headphones: one listens, and its own microphone goes nowhere. */
 export const headsetMicIdle = check({
   code: 'headset-mic-idle',
+  means:
+    'A headset is in a socket for headphones: one hears by it, and its own microphone is not connected to anything.',
   severity: ['note'],
   origin: HEADSET_IN_OUTPUT,
   limit: 'Computed from the circuit: nothing of it comes to any input.',

@@ -5,6 +5,8 @@ import { DOUBLED } from './origins';
 /** A source in somebody’s ears past the recorder and once more by its app. */
 export const heardTwice = check({
   code: 'heard-twice',
+  means:
+    'Direct monitoring and the app’s own play the same, one later than the other: a doubled, hollow sound.',
   severity: ['spoils'],
   origin: DOUBLED,
   limit: `${TWICE_FROM} ms between the two ways (about a singer’s limit; from memory).`,

@@ -5,6 +5,8 @@ import { HISSING } from './origins';
 /** Recorded, and so little above the noise that it hisses: gain early, or a source that gives more, is wanted. */
 export const hisses = check({
   code: 'hisses',
+  means:
+    'The source stands little above the noise of what it passes: gain comes late, the microphone gives little, or it hangs in an input that is not made for it.',
   severity: ['note'],
   origin: HISSING,
   limit: `Peaks at least ${LEAST_OVER_NOISE} dB above the noise (our own limit).`,

@@ -6,6 +6,7 @@ import { HEADROOM } from './origins';
 /** Peaks under full scale, and too near to it for a laugh. */
 export const hot = check({
   code: 'hot',
+  means: 'Nothing clips as it is; a laugh or a harder stroke would.',
   severity: ['note'],
   origin: HEADROOM,
   limit: `Peaks at most −${LEAST_HEADROOM} dBFS (common practice).`,

@@ -22,6 +22,8 @@ function say(facts: Facts, found: Howl, limit: number): Found {
 /** A loudspeaker that a microphone hears, on a way back to it with a gain of one or more: it howls. */
 export const howls = check({
   code: 'howls',
+  means:
+    'A microphone hears a loudspeaker that plays it: what goes round comes back louder than it went. Closer to the mouth, the loudspeaker where the microphone is deafest, farther, lower, or headphones.',
   severity: ['blocks'],
   origin: LOOP_MARGIN,
   limit:
@@ -37,6 +39,7 @@ export const howls = check({
 /** The same within six decibels: it rings, and somebody who comes nearer makes it howl. */
 export const nearHowling = check({
   code: 'near-howling',
+  means: 'The same within six decibels: it rings, and howls when somebody steps nearer or turns up.',
   severity: ['spoils'],
   origin: LOOP_MARGIN,
   limit: `${SAFE_MARGIN} dB under howling (common practice).`,

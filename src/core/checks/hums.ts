@@ -72,6 +72,8 @@ function say(facts: Facts, { hum, voice, source, recorder }: Beside, which: 'typ
 /** Grounds that meet twice: what flows round them is heard beside the voice. */
 export const hums = check({
   code: 'hums',
+  means:
+    'Two things on the mains are joined by the sound leads as well, or a current that charges returns by them: hum or whine beside the voice. A power bank, an isolator or a balanced lead breaks the way; a safety earth is never lifted.',
   severity: ['spoils'],
   origin: HUM,
   limit: `${UNDER_SPEECH} dB under the voice (our own limit, after common practice).`,
@@ -87,6 +89,8 @@ export const hums = check({
 /** The same where it is so only with the worst of what is usual. */
 export const mayHum = check({
   code: 'may-hum',
+  means:
+    'The same where it is heard only with the worst that is usual at the earths: within the spread it must be tried.',
   severity: ['note'],
   origin: HUM,
   limit: `${UNDER_SPEECH} dB under the voice with the worst that is usual (our own limit); within the spread it must be tried.`,

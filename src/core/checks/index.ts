@@ -1,5 +1,5 @@
 export type { Finding, Limit, Measured, Origin, Place, Severity, UnitName } from './finding';
-export { SEVERITIES, facesOf, findingKey, isLike, severityRank, sourcesOf } from './finding';
+export { SEVERITIES, facesOf, findingKey, isAmong, isLike, severityRank, sourcesOf } from './finding';
 export type { Aspect, Assumption, Check, Cure, PowerQuestion } from './check';
 export type { FindingCode } from './all';
 export { CHECKS, FINDING_CODES } from './all';

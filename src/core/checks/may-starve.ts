@@ -5,6 +5,8 @@ import { USB_CURRENT } from './origins';
 /** A device that declares more than such a socket usually gives, and no more than some of its kind do: taken here and there. */
 export const mayStarve = check({
   code: 'may-starve',
+  means:
+    'The device declares more than such a socket usually gives and no more than some of its kind do. Whether the host takes it depends on yours: test it so.',
   severity: ['spoils'],
   origin: USB_CURRENT,
   limit: 'What sockets of the kind give, from the least to the most (typical); within that it must be tried.',

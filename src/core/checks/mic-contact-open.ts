@@ -41,6 +41,8 @@ function deadEnd(facts: Facts, sources: ReadonlySet<NodeKey>, contact: NodeKey):
 /** An input that is taken but whose every sound contact leads to nothing. */
 export const micContactOpen = check({
   code: 'mic-contact-open',
+  means:
+    'The input is taken, but its microphone contact meets a contact with nothing behind it: listed, flat meter.',
   severity: ['blocks'],
   origin: COMPUTED,
   limit: 'Computed from what touches what.',

@@ -8,6 +8,8 @@ import { HEADSET_SPECIFICATION } from './origins';
 /** A headset jack that reads more than any button and less than is asked of a microphone: most take it for one. Two capsules on one contact. */
 export const micLineUnsure = check({
   code: 'mic-line-unsure',
+  means:
+    'A headset jack looks for a microphone by its resistance. This one lies between the highest button and the least microphone: two capsules on one contact, as a rule. Most devices take it for a microphone, some do not.',
   severity: ['note'],
   origin: HEADSET_SPECIFICATION,
   limit: `At least ${formatOhms(MICROPHONE_FROM)} to be sure (Android wired headset specification 1.1; from memory).`,

@@ -22,6 +22,7 @@ function monitorSwitch(facts: Facts, listener: Listener, source: string) {
 /** Headphones that would hear a source if a monitor switch were on. */
 export const monitorOff = check({
   code: 'monitor-off',
+  means: 'The headphones would hear the source if a monitor switch were on.',
   severity: ['note'],
   origin: SWITCH,
   limit: `Speech at the ears at least ${HEARD_LEVEL} dBV (our own limit).`,

@@ -6,10 +6,11 @@ import { COMPUTED } from './origins';
 /** A source from which no chain of joints leads to its recorder. */
 export const noPath = check({
   code: 'no-path',
+  means: 'No chain of joints leads from the source to the recorder.',
   severity: ['blocks'],
   origin: COMPUTED,
   limit: 'Computed from the joints.',
-  cures: ['plug', 'link'],
+  cures: ['join', 'plug', 'link'],
   assume: ({ source, recorder }) =>
     source === undefined || recorder === undefined
       ? undefined

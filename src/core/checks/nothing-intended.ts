@@ -4,6 +4,7 @@ import { COMPUTED } from './origins';
 /** A rig in which no source or no recorder is chosen cannot record anything. */
 export const nothingIntended = check({
   code: 'nothing-intended',
+  means: 'The rig names no source or no recorder, so there is nothing to judge.',
   severity: ['blocks'],
   origin: COMPUTED,
   limit: 'At least one source and one recorder.',

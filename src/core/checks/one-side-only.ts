@@ -14,6 +14,7 @@ const canBePanned = (facts: Facts, { host, capture }: HostInput): boolean => {
 /** A source on one side of a recorder that has two. */
 export const oneSideOnly = check({
   code: 'one-side-only',
+  means: 'The recorder has two sides and only one of them carries the source.',
   severity: ['spoils', 'note'],
   origin: SIDES,
   limit: `The quieter side at most ${SIDE_WITHIN} dB under the louder (our own limit).`,

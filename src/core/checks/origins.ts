@@ -109,6 +109,10 @@ export const FLOATING_EARS: Origin = {
   text: 'computed from what touches what: the common return of both earpieces hangs open',
 };
 export const STAGE_LIMIT: Origin = { kind: 'typical', text: 'clip level of the stage, typical' };
+export const BRIDGING: Origin = {
+  kind: 'standard',
+  text: 'bridging, a load of ten times the source (IEC 60268-15; from memory); resistances are typical',
+};
 export const EQUAL_LEGS: Origin = {
   kind: 'our own',
   text: 'our own limit; IEC 61938 feeds both legs alike, through two equal resistors',

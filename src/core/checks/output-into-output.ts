@@ -7,6 +7,7 @@ import { COMPUTED } from './origins';
 /** A source's output that feeds nothing but another output, and no better socket is there. */
 export const outputIntoOutput = check({
   code: 'output-into-output',
+  means: 'The source runs into a socket that gives sound out; nothing listens there.',
   severity: ['blocks'],
   origin: COMPUTED,
   limit: 'Computed from what touches what.',

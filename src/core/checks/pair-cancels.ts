@@ -5,6 +5,8 @@ import { MONO_SUM } from './origins';
 /** The two outputs of a stereo source meet on one channel with opposite polarity: what they have in common is gone. */
 export const pairCancels = check({
   code: 'pair-cancels',
+  means:
+    'Both outputs of a stereo pair run into one balanced input, which hears only what they do not have in common.',
   severity: ['spoils', 'blocks'],
   origin: MONO_SUM,
   limit: `Both outputs together at most ${LOST_IN_SUM_DB} dB under the louder (our own limit).`,

@@ -23,6 +23,8 @@ function wanted(facts: Facts, placed: string) {
 /** A part between source and recorder, or the source itself, whose stages have no power. */
 export const partUnpowered = check({
   code: 'part-unpowered',
+  means:
+    'The source, or a part on its way, has no power: flat battery, switched off, no charger or no phantom.',
   severity: ['blocks'],
   origin: OWN_POWER,
   limit: 'What feeds the part; least supply typical, P48 after IEC 61938.',

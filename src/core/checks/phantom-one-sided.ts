@@ -27,6 +27,8 @@ function legsApart(facts: Facts, { joint, jackPort }: JointMating): number {
  */
 export const phantomOneSided = check({
   code: 'phantom-one-sided',
+  means:
+    'Phantom power is on, and the plug in the socket shorts one of its two legs: an unbalanced lead or a plain adapter hangs there. Nothing is past its maximum, and yet nothing there is made for it.',
   severity: ['spoils'],
   origin: EQUAL_LEGS,
   limit: `Legs of phantom at most ${MOST_APART} V apart (ours); what is made for it draws on both alike (IEC 61938).`,

@@ -36,6 +36,8 @@ const roundTrip = (facts: Facts, host: string): number =>
 /** A far end that hears itself: what its device plays comes back into the same device's input. */
 export const playbackReturns = check({
   code: 'playback-returns',
+  means:
+    'What the device plays comes back into its own input: the caller’s channel stands in the caller’s own send. A send without it is a mix-minus.',
   severity: ['spoils'],
   origin: RETURNED,
   limit: `Return at most −${-RETURN_AT_MOST} dBFS for full-scale playback (our own limit; talker echo: ITU-T G.131).`,

@@ -5,6 +5,7 @@ import { RUN_TIME } from './origins';
 /** Where a session is planned: a battery that is empty before its end. */
 export const runsFlat = check({
   code: 'runs-flat',
+  means: 'A battery does not carry the planned session.',
   severity: ['spoils', 'note'],
   origin: RUN_TIME,
   limit: 'The planned session; what batteries hold and devices take is typical.',

@@ -6,6 +6,8 @@ import { LINE_VOLTS } from './origins';
 /** A device at whose end of the supply line too few volts are left. */
 export const sags = check({
   code: 'sags',
+  means:
+    'A long or thin supply lead, or a hub without a supply, leaves the device less than it must do with.',
   severity: ['spoils'],
   origin: LINE_VOLTS,
   limit: `${LEAST_VOLTS} V at the device (USB 2.0, 7.2.2).`,

@@ -53,6 +53,8 @@ function byFollower(facts: Facts, { chain }: RecordedWay): string | undefined {
 /** A caller hears by a send after the faders: who pulls one takes the voice from the caller as well. */
 export const sendFollowsFader = check({
   code: 'send-follows-fader',
+  means:
+    'The caller is fed from a send that comes after the faders: a fader pulled for the stream takes that voice from the caller, too.',
   severity: ['note'],
   origin: SENDS,
   limit: 'A send ahead of the faders where there is one (common practice).',

@@ -7,6 +7,8 @@ const ownOf = (a: Arrival, b: Arrival): number => a.inputs.filter((n) => !b.inpu
 /** Two sources that were to be kept apart and share every side or track. */
 export const sharesTrack = check({
   code: 'shares-track',
+  means:
+    'The rig asks for a side or track of its own for each source, and two of them cannot be told apart later.',
   severity: ['spoils'],
   origin: OWN_TRACK,
   limit: 'At least one side or track of its own.',

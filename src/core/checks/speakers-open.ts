@@ -15,6 +15,8 @@ function pairOn(facts: Facts, caller: string) {
 /** A far end that hears itself by the air: a loudspeaker plays it, and a microphone that it is sent stands in the room. */
 export const speakersOpen = check({
   code: 'speakers-open',
+  means:
+    'A loudspeaker plays the far end to a microphone that the far end is sent. Headphones; or a microphone closer to the mouth, the loudspeaker behind it, farther and lower.',
   severity: ['spoils'],
   origin: TALKER_ECHO,
   limit:

@@ -5,6 +5,7 @@ import { overdriven } from './stages';
 /** A stage between source and recorder that peaks drive past its clip level. */
 export const stageClips = check({
   code: 'stage-clips',
+  means: 'Peaks drive a stage on the way past its clip level.',
   severity: ['spoils'],
   origin: STAGE_LIMIT,
   limit: 'Clip level of the stage (typical).',

@@ -5,6 +5,7 @@ import { refusedBy } from './refused';
 /** A device that declares more than any socket of the kind gives: the host refuses it. */
 export const starved = check({
   code: 'starved',
+  means: 'The device declares more current than its socket gives; the host refuses it.',
   severity: ['blocks'],
   origin: USB_CURRENT,
   limit:

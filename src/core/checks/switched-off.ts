@@ -61,6 +61,7 @@ function atInput(facts: Facts, recorder: string): Off[] {
 /** A source that a switch somewhere on its way keeps out: muted, off, a channel that is closed, an input not chosen. */
 export const switchedOff = check({
   code: 'switched-off',
+  means: 'A mute, a channel switch or an answer to a question keeps the source out.',
   severity: ['blocks'],
   origin: SWITCH,
   limit: 'Where the switch stands.',

@@ -6,6 +6,7 @@ import { AUDIBILITY } from './origins';
 /** The finding of last resort for a source that does not get through: how much of it is there, against the noise. */
 export const tooQuiet = check({
   code: 'too-quiet',
+  means: 'The source does not reach the input, or stands too little above its noise to count as recorded.',
   severity: ['blocks'],
   origin: AUDIBILITY,
   limit: `Peaks at least ${AUDIBLE_OVER_NOISE} dB above the noise of the channel (our own limit).`,

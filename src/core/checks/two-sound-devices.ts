@@ -8,6 +8,7 @@ const MOST_DEVICES = 1;
 /** A further sound device at a host that takes one: it is not listed. */
 export const twoSoundDevices = check({
   code: 'two-sound-devices',
+  means: 'Phones and tablets take one USB sound device at a time; the second is ignored.',
   severity: ['blocks', 'spoils'],
   origin: ONE_DEVICE,
   limit: `${MOST_DEVICES} (common practice).`,

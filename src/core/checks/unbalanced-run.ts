@@ -5,6 +5,8 @@ import { LONG_RUN } from './origins';
 /** Leads in a row that carry sound unbalanced over more than practice allows, with what they pick up on a stage. */
 export const unbalancedRun = check({
   code: 'unbalanced-run',
+  means:
+    'Leads in a row carry the sound on one conductor against the shield for longer than practice allows: hum and treble loss depend on where it lies.',
   severity: ['note'],
   origin: LONG_RUN,
   limit: `${UNBALANCED_METRES} m of unbalanced lead (15 to 20 ft; common practice). What it picks up is reckoned with a field of our own.`,

@@ -61,6 +61,8 @@ function atEars(nominal: Facts, other: Facts): Found[] {
 /** A joint whose jacks differ in a way that changes what is recorded or heard: both outcomes, the likelier first. */
 export const uncertainContact = check({
   code: 'uncertain-contact',
+  means:
+    'A spring of the jack may lie on either of two contacts of the plug; real jacks differ, and so does what arrives.',
   severity: ['spoils', 'note'],
   origin: JACK_SPREAD,
   limit: 'Spread of spring depths, typical (from memory).',

@@ -8,6 +8,7 @@ export const LONGEST_RUN = 5;
 /** One run of lead between two parts with electronics that is longer than USB allows. */
 export const usbLeadLong = check({
   code: 'usb-lead-long',
+  means: 'One run of lead between two devices is longer than USB allows; drop-outs are likely.',
   severity: ['spoils'],
   origin: USB_LEAD,
   limit: `About ${LONGEST_RUN} m (USB 2.0, 7.1.16; from memory).`,

@@ -6,6 +6,7 @@ import { refusedBy } from './refused';
 /** More hubs between host and device than USB allows. */
 export const usbTooDeep = check({
   code: 'usb-too-deep',
+  means: 'More hubs lie between host and device than USB allows.',
   severity: ['blocks'],
   origin: USB_TREE,
   limit: `${MOST_HUBS} hubs (USB 2.0, 4.1.1).`,

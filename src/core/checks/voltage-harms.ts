@@ -5,6 +5,8 @@ import { MAXIMUM } from './origins';
 /** Direct voltage, such as phantom power, on a contact past its absolute maximum. */
 export const voltageHarms = check({
   code: 'voltage-harms',
+  means:
+    'Phantom power or another direct voltage reaches a contact that does not bear it. Fader down and phantom off before anything is plugged.',
   severity: ['danger'],
   origin: MAXIMUM,
   limit: 'Absolute maximum of the contact (typical); phantom power is 48 ± 4 V (IEC 61938).',

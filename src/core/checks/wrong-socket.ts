@@ -5,6 +5,8 @@ import { COMPUTED } from './origins';
 /** A plug in one socket of a box whose other socket would take it and listens: the headphone socket of a splitter, say. */
 export const wrongSocket = check({
   code: 'wrong-socket',
+  means:
+    'The plug is in a socket that gives sound out, and the socket beside it takes the same plug and listens: the headphone socket of a splitter, of a camera.',
   severity: ['blocks'],
   origin: COMPUTED,
   limit: 'Computed from what touches what: something listens at the one socket and not at the other.',

@@ -4,3 +4,5 @@ export type { Features } from './features';
 export { featuresOf } from './from-take';
 export { predict } from './predict';
 export { singleChanges } from './changes';
+export type { HeldStretch } from './stretches';
+export { heldAgainst, sideAt } from './stretches';

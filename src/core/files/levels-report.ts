@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { DBU_OVER_DBV } from '../units';
 import type { Verdict } from '../judge';
 import type { Rig } from '../rig';
-import { sayAdd, sayFirst, sayNoise, sayPlanned, PRESET_WORDS } from '../words/say-levels';
+import { sayAdd, sayFirst, sayNoise, sayPlanned, sayProved, PRESET_WORDS } from '../words/say-levels';
 import { plain } from '../words/sentence';
 import {
   levelPlans,
@@ -15,6 +15,7 @@ import {
   type PlanView,
   type WayResponse,
 } from '../search/levels';
+import { proveAdds } from '../search/fixes';
 import { oneLine } from '../schema';
 import { finite } from './finite';
 
@@ -77,6 +78,9 @@ export const levelWayReport = (rig: Rig, way: LevelWay, found?: WayResponse) => 
   says: [plain(sayFirst(rig, way)), plain(sayNoise(rig, way))],
 });
 
+/** So long parts are put in and judged, ms; what is left untried is said. */
+const PROVING_MS = 2000;
+
 const worst = (plan: Pick<PlanView, 'arrives'>) => {
   const heard = plan.arrives.filter(({ state, peak }) => state === 'recorded' && Number.isFinite(peak));
   if (heard.length === 0) return { peakDbfs: null, overNoiseDb: null };
@@ -121,6 +125,31 @@ export function levelWaysReport(rig: Rig): readonly LevelWayReport[] {
 
 export type LevelWayReport = ReturnType<typeof levelWayReport>;
 
+/** What was proved to do what a plan asks for, in its public form. */
+function provedReport(rig: Rig, target: number) {
+  const until = performance.now() + PROVING_MS;
+  const { proved, tried, cut } = proveAdds(
+    rig,
+    { ...USUAL_AIM, target },
+    {},
+    () => performance.now() >= until,
+  );
+  return {
+    tried,
+    cut,
+    adds: proved.map((one) => ({
+      is: one.add.is,
+      at: one.add.at,
+      part: one.cost.part ?? null,
+      price: one.cost.price,
+      enough: one.enough,
+      peakDbfs: one.peak,
+      overNoiseDb: one.overNoise,
+      says: sayProved(rig, one),
+    })),
+  };
+}
+
 /** What `symplex levels --json` prints. `target`: where peaks should come to, dBFS. */
 export function levelsReport(rig: Rig, target: number = USUAL_AIM.target) {
   const plans = levelPlans(rig);
@@ -131,6 +160,7 @@ export function levelsReport(rig: Rig, target: number = USUAL_AIM.target) {
     rig: rig.id,
     ways: levelWaysReport(rig),
     plan: planReport(rig, plan),
+    proved: provedReport(rig, target),
     presets: plans.map((one) => ({
       preset: one.preset,
       name: PRESET_WORDS[one.preset].name,

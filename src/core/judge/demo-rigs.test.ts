@@ -5,6 +5,7 @@ import { fixesFor } from '../search/fixes';
 import { analyse } from '.';
 import { applyEdit, type Rig } from '../rig';
 import { readRig } from '../files/read-rig';
+import { sayOutcome } from '../words';
 
 const demo = (id: string): Rig => {
   const result = readRig(readFileSync(`demo/rigs/${id}.json`, 'utf8'));
@@ -57,6 +58,16 @@ describe('Harbour call-in', () => {
     rig,
   );
 
+  it('says of a fix that mends only one way of a mutual deafness that it does', () => {
+    const deaf = analyse(rig).findings.find(({ mutual }) => mutual === true)!;
+    const said = ['mon-pair-2', 'fx-pair-1'].map((setting) => {
+      const fixed = applyEdit(rig, { kind: 'set', part: 'mixer', setting, option: 0 });
+      return sayOutcome(fixed, analyse(fixed), deaf);
+    });
+    expect(said[0]).toMatch(/^One way only: Caller A then hears Caller B\. /i);
+    expect(said[1]).toMatch(/^One way only: Caller B then hears Caller A\. /i);
+    expect(sayOutcome(cured, analyse(cured), deaf)).not.toMatch(/One way only/);
+  });
   it('with the sends of a mix-minus both callers hear one another and the presenter', () => {
     // One of the two sends of this mixer comes after the faders, and that is worth a word.
     expect(analyse(cured).findings.map((f) => [f.code, f.recorder])).toEqual([

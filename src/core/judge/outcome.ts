@@ -1,4 +1,4 @@
-import { checkOf, findingKey, isLike, runChecks, sourcesOf, type Assumption, type Finding } from '../checks';
+import { checkOf, findingKey, isAmong, runChecks, type Assumption, type Finding } from '../checks';
 import { allFacts, type Facts } from '../engine';
 import type { Arrival } from '../engine/flow';
 import type { Listener } from '../engine/returns';
@@ -14,12 +14,6 @@ export interface Outcome {
 }
 
 const weighs = (finding: Finding): boolean => finding.severity !== 'note';
-
-/** The same trouble; what hangs on a source may be found at another place when plugs have moved. */
-const isSame = (a: Finding, b: Finding): boolean =>
-  findingKey(a) === findingKey(b) || (sourcesOf(b).length > 0 && isLike(a, b));
-
-const isIn = (findings: readonly Finding[], one: Finding): boolean => findings.some((f) => isSame(f, one));
 
 /** Every rig in which a switch stands elsewhere. */
 function turned(rig: Rig, part: string, setting: string): Rig[] {
@@ -49,7 +43,7 @@ function withoutCause(rig: Rig, cause: Finding, assumption: Assumption): readonl
   if (assumption.kind === 'fed') return runChecks(allFacts(rig, { fed: assumption.parts }));
   return assumedRigs(rig, assumption)
     .map((other) => runChecks(allFacts(other)))
-    .filter((left) => !isIn(left, cause))
+    .filter((left) => !isAmong(left, cause))
     .sort((a, b) => a.filter(weighs).length - b.filter(weighs).length)[0];
 }
 
@@ -65,7 +59,7 @@ function causesOf(rig: Rig, findings: readonly Finding[]): ReadonlyMap<Finding, 
     const left = assumption && withoutCause(rig, cause, assumption);
     if (!left) continue;
     for (const finding of findings) {
-      if (finding !== cause && weighs(finding) && !isIn(left, finding))
+      if (finding !== cause && weighs(finding) && !isAmong(left, finding))
         because.set(finding, findingKey(cause));
     }
   }

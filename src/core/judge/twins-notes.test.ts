@@ -27,6 +27,28 @@ const dual = (powered: boolean): RigSketch => ({
   settings: { interface: { gain: 50 } },
 });
 
+/** What a phone plays into a mixer and on to a recorder, by a lead that ties its sides or one that keeps them apart. */
+const played = (lead: 'lead-line-mono-both' | 'lead-breakout-jacks'): RigSketch => ({
+  parts: {
+    phone: 'phone-ctia',
+    lead,
+    mixer: 'mixer-fx-usb',
+    l: 'lead-jack-ts',
+    r: 'lead-jack-ts',
+    recorder: 'recorder-line',
+  },
+  joints: [
+    'lead.small phone.jack',
+    ...(lead === 'lead-breakout-jacks'
+      ? ['lead.left mixer.pair-1-left', 'lead.right mixer.pair-1-right']
+      : ['lead.big mixer.pair-1-left']),
+    'l.a mixer.main-left',
+    'l.b recorder.line-left',
+    'r.a mixer.main-right',
+    'r.b recorder.line-right',
+  ],
+});
+
 const packOn = (phone: string): RigSketch => ({
   parts: { receiver: 'receiver-trs', patch: 'patch-trs-trrs', phone },
   joints: ['receiver.out patch.trs', 'patch.trrs phone.jack'],
@@ -94,6 +116,12 @@ const NOTES: readonly (readonly [name: string, code: string, noted: RigSketch, s
       parts: { mic: 'clip-on-trs', splitter: 'splitter-two-mics', phone: 'phone-ctia' },
       joints: ['mic.plug splitter.one', 'splitter.plug phone.jack'],
     },
+  ],
+  [
+    'what a phone plays, both sides on one plug, which ties them; a breakout lead keeps them apart',
+    'sides-tied',
+    played('lead-line-mono-both'),
+    played('lead-breakout-jacks'),
   ],
   [
     'a headset in the headphone socket of an interface, and plain headphones there',

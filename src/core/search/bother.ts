@@ -10,6 +10,8 @@ export const USUAL_BOTHER: Bother = { piece: 5, joint: 1 };
 /** Who wants few pieces pays for each that is spared. */
 export const FEW_PIECES: Bother = { piece: 40, joint: 8 };
 
+/** What helps by less than this, dB, is no reason for another part. Ours. */
+export const WORTH_A_PART = 6;
 /** A knob turned down so far is touchy and brings up its noise, dB: a pad or a line input serves better. Common practice. */
 export const FAR_DOWN = 24;
 /** What touchy knobs weigh: more than a pad to buy, with a piece and a joint more. Ours. */

@@ -8,6 +8,11 @@ export class Heap<T> {
     return this.items.length;
   }
 
+  /** All that waits, in no order. */
+  get values(): readonly T[] {
+    return this.items.map(({ value }) => value);
+  }
+
   peek(): T | undefined {
     return this.items[0]?.value;
   }

@@ -1,5 +1,4 @@
 import { CHECKS, SEVERITIES } from '../checks';
-import { FINDING_MEANS } from './findings/means';
 import { FINDING_WORDS } from './say-finding';
 
 const MEANINGS = {
@@ -11,9 +10,8 @@ const MEANINGS = {
 
 /** docs/findings.md, from the checks and their words. */
 export function findingsPage(): string {
-  const entries = CHECKS.map(({ code, severity, limit }) => {
+  const entries = CHECKS.map(({ code, means, severity, limit }) => {
     const { title } = FINDING_WORDS[code];
-    const means = FINDING_MEANS[code];
     return `## \`${code}\`\n\n**${title}** · ${severity.join(' or ')}\n\n${means}\n\n*Limit and its source:* ${limit}\n`;
   });
   const severities = SEVERITIES.map((severity) => `- \`${severity}\`: ${MEANINGS[severity]}`);

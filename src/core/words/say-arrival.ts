@@ -1,4 +1,4 @@
-import { sourcesOf, type Finding } from '../checks/finding';
+import { facesOf, findingKey, sourcesOf, type Finding } from '../checks/finding';
 import { appOf, type Arrival, type Sides } from '../engine/flow';
 import type { Outcome } from '../judge';
 import { laidParts, type Rig } from '../rig';
@@ -62,6 +62,16 @@ export function sayLevel(rig: Rig, arrival: Arrival): Sentence {
   ];
 }
 
+/** Of what was found both ways, the way that is mended where the other stays. */
+function mendedWay(rig: Rig, outcome: Outcome, about: Finding | undefined): string {
+  const ways = about?.mutual === true ? facesOf(about) : [];
+  const found = outcome.findings.flatMap(facesOf);
+  const mended = ways.filter((way) => found.every((f) => findingKey(f) !== findingKey(way)));
+  const [way] = mended;
+  if (!way || mended.length === ways.length) return '';
+  return `One way only: ${noun(rig, way.recorder)} then hears ${noun(rig, way.other)}. `;
+}
+
 /** What an outcome does, in one line, for a fix or a swap option: of the source that it is about, else of the worst. */
 export function sayOutcome(rig: Rig, outcome: Outcome, about?: Finding): string {
   const asked = about === undefined ? [] : sourcesOf(about);
@@ -70,9 +80,10 @@ export function sayOutcome(rig: Rig, outcome: Outcome, about?: Finding): string 
   );
   const pool = meant.length > 0 ? meant : outcome.arrives;
   const arrival = pool.find((a) => a.state !== 'recorded') ?? pool[0];
-  if (!arrival) return 'Nothing is recorded.';
-  if (arrival.state !== 'recorded') return sayArrival(rig, arrival);
+  const way = mendedWay(rig, outcome, about);
+  if (!arrival) return `${way}Nothing is recorded.`;
+  if (arrival.state !== 'recorded') return way + sayArrival(rig, arrival);
   const clips = arrival.headroom < 0;
   const does = hasFarEnd(rig, arrival.recorder) ? 'Sends' : 'Records';
-  return `${does} ${noun(rig, arrival.source)} ${ON_SIDES[arrival.channels]}, peaks ${formatDb(arrival.peak, 'dBFS')}${clips ? ', clipping' : ''}.`;
+  return `${way}${does} ${noun(rig, arrival.source)} ${ON_SIDES[arrival.channels]}, peaks ${formatDb(arrival.peak, 'dBFS')}${clips ? ', clipping' : ''}.`;
 }

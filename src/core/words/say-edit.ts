@@ -12,7 +12,7 @@ import {
 } from '../rig';
 import { formatDb } from '../units';
 import { sayMinutes } from './say-time';
-import { capital, nameOf } from './words';
+import { capital, nameOf, noun } from './words';
 
 const partName = (rig: Rig, id: string): string => partIn(rig, id)?.name ?? id;
 
@@ -76,7 +76,7 @@ function saySurroundings(
     case 'voice':
       return `Speak ${edit.voice}`;
     case 'distance':
-      return `Put ${inSentence(nameOf(rig, edit.part))} ${edit.metres} m from the mouth`;
+      return `Put ${noun(rig, edit.part)} ${edit.metres} m from the mouth`;
     case 'outlet':
       return edit.place.trim()
         ? `Plug ${inSentence(nameOf(rig, edit.part))} into ${edit.place.trim()}`

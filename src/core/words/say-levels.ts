@@ -1,7 +1,9 @@
 import { DBU_OVER_DBV, formatDb, readKnob, sayClock } from '../units';
 import { partOf, type Rig } from '../rig';
 import type { Add, LevelKnob, PlannedSetting, PresetId } from '../search/levels';
+import type { ProvedAdd } from '../search/fixes';
 import type { LevelWay, PlanView, ShareOfNoise } from '../search/levels/view';
+import { sayEdit } from './say-edit';
 import { figure, type Sentence } from './sentence';
 import { capital, nameOf, noun } from './words';
 
@@ -119,6 +121,29 @@ export function sayAdd(rig: Rig, { is, at, decibels, source, why }: Add): string
       return `The mouth closer to ${noun(rig, source)}, ${share} % of the distance for ${decibels} dB: ${WHY[why]}. Half the distance brings 6 dB.`;
     }
   }
+}
+
+/** What was proved for an add: the part or distance, what it costs, and what then comes. */
+export function sayProved(
+  rig: Rig,
+  { edits, cost, enough, peak, overNoise }: ProvedAdd,
+  price: (amount: number) => string = String,
+): string {
+  const [first, ...rest] = edits;
+  if (!first) return '';
+  const put = sayEdit(rig, first);
+  const set =
+    rest.length > 0
+      ? `, and set ${rest.length === 1 ? 'one knob or switch' : `${rest.length} knobs and switches`}`
+      : '';
+  const have =
+    cost.part === undefined
+      ? ''
+      : cost.owned
+        ? ' It is in the drawer.'
+        : ` To buy, about ${price(cost.price)}.`;
+  const short = enough ? '' : ' It helps, and is not enough.';
+  return `${put}${set}: peaks ${formatDb(peak, 'dBFS')}, ${formatDb(overNoise)} over the noise.${have}${short}`;
 }
 
 /** What a plan comes to: "peaks −12.0 dBFS, 58.0 dB over the noise", the worst of its arrivals. */

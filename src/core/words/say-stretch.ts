@@ -1,3 +1,4 @@
+import type { HeldStretch } from '../diagnosis';
 import type { StretchReading, StretchState } from '../signal/reading';
 
 const db = (value: number): string => `${value.toFixed(0).replace('-', '−')} dBFS`;
@@ -23,6 +24,19 @@ const how: Readonly<Record<StretchState, (reading: StretchReading) => string>> =
 
 /** How a stretch of a guided take went, in a sentence without its full stop. */
 export const sayStretch = (reading: StretchReading): string => how[reading.state](reading);
+
+const PREDICTED: Readonly<Record<HeldStretch['predicted'], string>> = {
+  both: 'on both sides',
+  left: 'on the left',
+  right: 'on the right',
+  mono: 'in mono',
+  none: 'not at all',
+  not: 'not recorded',
+};
+
+/** What the rig predicts of it: "Predicted: on the left, peaks −14 dBFS". */
+export const sayHeld = ({ predicted, peak, agrees }: HeldStretch): string =>
+  `${agrees ? 'Predicted' : 'Not as the rig predicts'}: ${PREDICTED[predicted]}${peak === undefined ? '' : `, peaks ${db(peak)}`}`;
 
 /** What went as it should not. */
 const AMISS: readonly StretchState[] = ['missing', 'elsewhere', 'no-tap', 'holes', 'rose'];

@@ -16,6 +16,7 @@ export function sayWhyNot({ way, ended, under, judged }: WayOut): string | undef
 }
 
 const CURE: Readonly<Record<Cure, string>> = {
+  join: 'a free plug in a free socket',
   plug: 'another socket',
   replug: 'the headphones in another socket',
   link: 'another lead, adapter or dongle',

@@ -3,7 +3,6 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { applyEdit, withOwnParts, type Rig, type RigEdit } from '../../core/rig';
 import type { Part } from '../../core/parts';
-import { sayEdit } from '../../core/words';
 import type { RigRecord } from '../../store/records';
 import { withPolicies } from '../../store/policies';
 import { useCommands, type Command } from '../commands/commands';
@@ -77,10 +76,10 @@ export function Bench({ record, gone }: { record: RigRecord; gone: boolean }) {
       says: `Make it clean: ${way.steps.length} ${way.steps.length === 1 ? 'step' : 'steps'}`,
       run: () => edit(way.steps.map((step) => step.edit)),
     };
-    const [first] = proved.fixes.flatMap(({ fixes }) => fixes);
+    const { first } = proved;
     const fix = first && {
       group: 'Fixes',
-      says: `Apply the first fix: ${sayEdit(rig, first.edit)}`,
+      says: `Apply the first fix: ${first.says}`,
       run: () => edit(first.edit),
     };
     return [

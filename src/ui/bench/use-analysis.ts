@@ -3,7 +3,7 @@ import { startTransition, useEffect, useState } from 'react';
 import type { Drawer, Fixes } from '../../core/search/fixes';
 import type { WayOut } from '../../core/search/way-out';
 import type { Analysis } from '../../core/judge';
-import type { Rig } from '../../core/rig';
+import type { Rig, RigEdit } from '../../core/rig';
 import { getEngine, getProver } from '../../workers/engine';
 import { Latest } from '../shared/latest';
 import { sayThreadTrouble } from '../shared/thread-trouble';
@@ -62,10 +62,19 @@ const REST_MS = 250;
 export interface FixesState {
   /** In the order of the analysis, as they are proved; shorter than the findings while that goes on. */
   readonly fixes: readonly Fixes[];
+  /** The first of them in words. */
+  readonly first?: { readonly says: string; readonly edit: RigEdit };
   /** Steps after which the whole rig is clean, or why there are none; absent while they are sought, and where none are needed. */
   readonly out?: WayOut;
   /** Why it does not go on. */
   readonly trouble?: string;
+}
+
+/** The best of some fixes in words, which are fetched when there is one. */
+async function inWords(rig: Rig, { fixes: [best] }: Fixes): Promise<FixesState['first']> {
+  if (!best) return undefined;
+  const { sayEdit } = await import('../../core/words/say-edit');
+  return { says: sayEdit(rig, best.edit), edit: best.edit };
 }
 
 export function useFixes(analysed: Analysed | undefined, drawer: Drawer): FixesState {
@@ -77,15 +86,18 @@ export function useFixes(analysed: Analysed | undefined, drawer: Drawer): FixesS
     queue.run(async () => {
       const fixes: Fixes[] = [];
       let out: WayOut | undefined;
+      let first: FixesState['first'];
       const tell = (more: { trouble?: string } = {}) =>
-        setFound({ of: analysed, fixes: [...fixes], ...(out && { out }), ...more });
+        setFound({ of: analysed, fixes: [...fixes], ...(first && { first }), ...(out && { out }), ...more });
       const { rig } = analysed;
       // While a hand is on a knob there is nothing to prove.
       await new Promise((rested) => setTimeout(rested, REST_MS));
       try {
         for (const finding of analysed.analysis.findings) {
           if (!current) return;
-          fixes.push(await getProver().fixes(rig, finding, drawer));
+          const found = await getProver().fixes(rig, finding, drawer);
+          fixes.push(found);
+          first ??= await inWords(rig, found);
           if (current) tell();
           if (!current || out || analysed.analysis.verdict === 'clean') continue;
           out = await getProver().wayOut(rig, drawer);

@@ -4,7 +4,7 @@ import { putItems } from '../../store/drawer';
 import { keeping } from '../shared/report-trouble';
 import { saveFile } from '../shared/save-file';
 import { toast } from '../shared/toast';
-import type { DrawerEntry } from './drawer-table';
+import type { DrawerEntry } from './drawer-row';
 
 /** More than this is no drawer. */
 const LARGEST_BYTES = 2_000_000;

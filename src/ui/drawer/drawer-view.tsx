@@ -19,7 +19,8 @@ import { OwnPartDialog } from '../own/own-part-dialog';
 import { exportDrawer, importDrawer } from './drawer-files';
 import { isReadable } from '../bench/is-readable';
 import { DamagedParts } from './damaged-parts';
-import { DrawerTable, type DrawerEntry } from './drawer-table';
+import type { DrawerEntry } from './drawer-row';
+import { DrawerTable } from './drawer-table';
 import { Identifier } from './identifier';
 
 type Open = 'add' | 'identify' | 'own' | { readonly figures: Part } | undefined;

@@ -7,8 +7,8 @@ import { LevelsPanel } from './levels-panel';
 import { useLevels } from './use-levels';
 
 /** Where it clips, where it hisses, and every knob set best: the lens *Levels*. */
-export function LevelsLens({ rig, analysis, head, edit, preview }: LensProps) {
-  const levels = useLevels(rig);
+export function LevelsLens({ rig, analysis, head, drawer, edit, preview }: LensProps) {
+  const levels = useLevels(rig, drawer);
   const [wanted, choose] = useState(0);
   const ways = levels.ways ?? [];
   const chosen = Math.min(wanted, Math.max(0, ways.length - 1));

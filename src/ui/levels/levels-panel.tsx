@@ -77,7 +77,7 @@ export function LevelsPanel({ rig, analysis, edit, levels, way }: LevelsPanelPro
             {trouble}
           </p>
         )}
-        {usual && way && <PlanCard rig={rig} plan={usual} edit={edit} />}
+        {usual && way && <PlanCard rig={rig} plan={usual} proved={levels.proved} edit={edit} />}
         {!usual && way && <p className="text-soft mt-4">Working out the best settings…</p>}
         {rest && way && <PresetList rig={rig} plans={rest.plans} edit={edit} />}
         {way && <OfWay rig={rig} way={way} levels={levels} />}

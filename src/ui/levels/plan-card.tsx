@@ -1,7 +1,10 @@
 'use client';
 import type { Rig, RigEdit } from '../../core/rig';
-import type { PlanView } from '../../core/search/levels';
-import { PRESET_WORDS, sayAdd, sayPlanned, sayPlanOutcome } from '../../core/words/say-levels';
+import type { ProvedAdds } from '../../core/search/fixes';
+import type { Add, PlanView } from '../../core/search/levels';
+import { PRESET_WORDS, sayAdd, sayPlanned, sayPlanOutcome, sayProved } from '../../core/words/say-levels';
+import { money } from '../shared/money';
+import { useCurrency } from '../shared/use-currency';
 import { SentenceView } from '../shared/sentence-view';
 
 interface PlanProps {
@@ -10,8 +13,54 @@ interface PlanProps {
   readonly edit: (change: RigEdit | readonly RigEdit[]) => void;
 }
 
+const keyOf = ({ is, at, source, recorder }: Add): string => `${is} ${at} ${source} ${recorder}`;
+
+interface AddProps extends Omit<PlanProps, 'plan'> {
+  readonly add: Add;
+  readonly proved: ProvedAdds | undefined;
+}
+
+/** What to put in where no setting can do it, and what of it the pipeline has judged in this rig. */
+function AddItem({ rig, add, proved, edit }: AddProps) {
+  const found = proved?.proved.find((one) => keyOf(one.add) === keyOf(add));
+  const currency = useCurrency();
+  const says = found && sayProved(rig, found, (amount) => money(amount, currency));
+  const isCut = proved?.cut === true && found?.enough === false;
+  return (
+    <li className="border-line border-t pt-2">
+      {sayAdd(rig, add)}
+      {found && says ? (
+        <span className="mt-1 flex items-center gap-3">
+          <span className="text-soft min-w-0 flex-1 text-sm">
+            Proved: {says}
+            {isCut && ' Not everything was tried: the time was over.'}
+          </span>
+          <button
+            type="button"
+            className="button flex-none"
+            aria-label={`Apply: ${says}`}
+            onClick={() => edit(found.edits)}
+          >
+            Apply
+          </button>
+        </span>
+      ) : (
+        <span className="text-soft mt-1 block text-sm">{sayUnproved(proved)}</span>
+      )}
+    </li>
+  );
+}
+
+/** Why nothing is offered for it. */
+function sayUnproved(proved: ProvedAdds | undefined): string {
+  if (!proved) return 'Proving what does it here…';
+  return proved.cut
+    ? 'The time was over before a part was proved to do it here.'
+    : 'No part by itself, and no such distance, was proved to do it here.';
+}
+
 /** The best settings, with one button for all of them, and what to add where none can do it. */
-export function PlanCard({ rig, plan, edit }: PlanProps) {
+export function PlanCard({ rig, plan, proved, edit }: PlanProps & { proved: ProvedAdds | undefined }) {
   return (
     <section aria-label="Best settings" className="border-line bg-card mt-4 rounded-xl border p-3">
       <div className="flex items-start justify-between gap-3">
@@ -37,9 +86,9 @@ export function PlanCard({ rig, plan, edit }: PlanProps) {
         </ul>
       )}
       {plan.adds.length > 0 && (
-        <ul className="mt-2 list-disc pl-5">
+        <ul className="mt-2 space-y-2" aria-label="What no setting can do">
           {plan.adds.map((add) => (
-            <li key={`${add.is} ${add.at} ${add.source} ${add.recorder}`}>{sayAdd(rig, add)}</li>
+            <AddItem key={keyOf(add)} rig={rig} add={add} proved={proved} edit={edit} />
           ))}
         </ul>
       )}

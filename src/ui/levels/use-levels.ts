@@ -1,6 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import type { Rig } from '../../core/rig';
+import type { Drawer, ProvedAdds } from '../../core/search/fixes';
 import type { LevelsAtRest, LevelWay } from '../../core/search/levels';
 import { getEngine, getProver } from '../../workers/engine';
 import { Latest } from '../shared/latest';
@@ -13,13 +14,16 @@ export interface LevelsState {
   readonly ways: readonly LevelWay[] | undefined;
   /** Plans and responses; absent while a knob is turned and they are worked out. */
   readonly rest: LevelsAtRest | undefined;
+  /** What was proved for what the usual plan asks for; absent while that goes on. */
+  readonly proved: ProvedAdds | undefined;
   readonly trouble: string | undefined;
 }
 
 /** Levels follow the rig, the last one that is asked for; what takes longer comes when it is at rest. */
-export function useLevels(rig: Rig): LevelsState {
+export function useLevels(rig: Rig, drawer: Drawer): LevelsState {
   const [ways, setWays] = useState<readonly LevelWay[]>();
   const [rest, setRest] = useState<{ of: Rig; found: LevelsAtRest }>();
+  const [proved, setProved] = useState<{ of: Rig; found: ProvedAdds }>();
   const [trouble, setTrouble] = useState<string>();
   const [queue] = useState(() => new Latest());
   const [slow] = useState(() => new Latest());
@@ -42,7 +46,10 @@ export function useLevels(rig: Rig): LevelsState {
       if (!current) return;
       try {
         const found = await getProver().levelsAtRest(rig);
-        if (current) setRest({ of: rig, found });
+        if (!current) return;
+        setRest({ of: rig, found });
+        const adds = await getProver().provedAdds(rig, drawer);
+        if (current) setProved({ of: rig, found: adds });
       } catch (error) {
         failed(error);
       }
@@ -50,6 +57,11 @@ export function useLevels(rig: Rig): LevelsState {
     return () => {
       current = false;
     };
-  }, [rig, queue, slow]);
-  return { ways, rest: rest?.of === rig ? rest.found : undefined, trouble };
+  }, [rig, drawer, queue, slow]);
+  return {
+    ways,
+    rest: rest?.of === rig ? rest.found : undefined,
+    proved: proved?.of === rig ? proved.found : undefined,
+    trouble,
+  };
 }

@@ -93,7 +93,7 @@ export const OnlyUnder = (props: {
   set: (under: number | undefined) => void;
 }) => (
   <FigureWish
-    label="only if it costs no more than"
+    label="only if for at most"
     unit={`${props.currency} more`}
     value={props.under}
     set={props.set}

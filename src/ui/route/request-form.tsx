@@ -197,27 +197,30 @@ export function RequestForm({ question, change, parts, currency }: RequestFormPr
             destination={destination}
             change={(next) => setDestination(index, next)}
           />
-          {destination && index > 0 && index === to.length - 1 && (
-            <OnlyUnder
-              currency={currency}
-              under={destination.under}
-              set={(under) => {
-                const { under: _old, ...rest } = destination;
-                setDestination(index, under === undefined ? rest : { ...rest, under });
-              }}
-            />
-          )}
           {to.length > 1 && (
             <Remove
               what={`recorder ${index + 1}`}
               remove={() => change({ ...question, destinations: removed(to, index) })}
             />
           )}
-          {index === to.length - 1 && to.length < 4 && host && (
-            <Another
-              says="At once on another"
-              add={() => change({ ...question, destinations: [...to.map(wanted), { part: host.id }] })}
-            />
+          {index === to.length - 1 && (
+            <div className={index > 0 ? 'flex basis-full flex-wrap items-center gap-2 sm:pl-[5.5rem]' : ''}>
+              {destination && index > 0 && (
+                <OnlyUnder
+                  currency={currency}
+                  under={destination.under}
+                  set={(under) =>
+                    setDestination(index, { ...wanted(destination), ...(under !== undefined && { under }) })
+                  }
+                />
+              )}
+              {to.length < 4 && host && (
+                <Another
+                  says="At once on another"
+                  add={() => change({ ...question, destinations: [...to.map(wanted), { part: host.id }] })}
+                />
+              )}
+            </div>
           )}
           {destination && (
             <UnusablePorts

@@ -250,7 +250,7 @@ export function TakePanel({ take, takes, rig, recorder, trim }: TakePanelProps) 
           ))}
         </ul>
       )}
-      <StretchList take={take} />
+      <StretchList take={take} rig={rig} recorder={recorder} />
       {take.origin !== 'example' && <Explanations rig={rig} recorder={recorder} measures={measures} />}
       <BesideChoice others={others} chosen={other} choose={setOther} />
       <Drawings measures={measures} beside={beside?.measures} />

@@ -89,20 +89,35 @@ function injections(laid: Plan, from: number, to: number): Map<Block, Excitation
   );
 }
 
-export const square = (value: Phasor): number => value.re * value.re + value.im * value.im;
+const square = (value: Phasor): number => value.re * value.re + value.im * value.im;
 
-/** Mean square density at the output of what one block's branches bring, by their answers at nets and rows. */
-export function densityOf(block: Block, net: (n: number) => Phasor, row: (b: Branch) => Phasor): number {
+/** Heat of a branch: its mean square density, and what of it shows in an answer. */
+export interface Heat {
+  readonly density: number;
+  readonly shows: (response: Response) => Phasor;
+}
+
+/** Thermal noise 4kTR of a branch; undefined of one that is silent. */
+export function heatOf(branch: Branch): Heat | undefined {
+  switch (branch.kind) {
+    case 'resistor':
+    case 'sense':
+      return {
+        density: FOUR_K_T / branch.ohms,
+        shows: (response) => minus(response.net(branch.from), response.net(branch.to)),
+      };
+    case 'drive':
+      return { density: FOUR_K_T * branch.ohms, shows: (response) => response.row(branch) };
+    default:
+      return undefined;
+  }
+}
+
+/** Mean square density of what a block's branches bring to an answer. */
+function densityIn(block: Block, response: Response): number {
   return block.branches.reduce((sum, branch) => {
-    switch (branch.kind) {
-      case 'resistor':
-      case 'sense':
-        return sum + (FOUR_K_T / branch.ohms) * square(minus(net(branch.from), net(branch.to)));
-      case 'drive':
-        return sum + FOUR_K_T * branch.ohms * square(row(branch));
-      default:
-        return sum;
-    }
+    const heat = heatOf(branch);
+    return heat ? sum + heat.density * square(heat.shows(response)) : sum;
   }, 0);
 }
 
@@ -113,7 +128,7 @@ function unitAnswer(block: Block, excitation: Excitation, omega: number): UnitAn
     const row = branch.kind === 'drive' ? response.row(branch) : undefined;
     return row && square(row) > 0 ? [{ id: branch.kind === 'drive' ? branch.id : '', row }] : [];
   });
-  return { block, response, density: densityOf(block, response.net, response.row), drives };
+  return { block, response, density: densityIn(block, response), drives };
 }
 
 /** A block that lies between two nets, with its answers by frequency; one for all where nothing in it is reactive. */

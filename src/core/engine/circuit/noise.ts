@@ -1,81 +1,47 @@
 import { dbV, type DbV } from '../../units';
-import type { Block } from './blocks';
-import { pathsInto, type NetPath } from './netlist';
+import type { NetPath } from './netlist';
 import type { Network } from './network';
-import { density, densityOf, square, type NoiseAnswers, type Port } from './noise-answers';
+import type { NoiseAnswers, Port } from './noise-answers';
 import { Memo } from './memo';
-import { adjoint, type Weighted } from './adjoint';
 import { sampleSmooth } from './sample-smooth';
-import { ZERO, plus, product, type Phasor, type Response } from './system';
 import { THIRD_OCTAVES } from './third-octaves';
+import { Upstream } from './upstream';
 
 const WIDTHS = THIRD_OCTAVES.map((band) => band.width);
-
-/** Mean square density at the output of what one block's branches bring; several answers of one block add with their phase. */
-function blockDensity(block: Block, list: readonly Weighted[]): number {
-  const [only, ...others] = list;
-  if (only && others.length === 0) return square(only.weight) * only.answer.density;
-  const sum = (read: (response: Response) => Phasor) =>
-    list.reduce((total, { answer, weight }) => plus(total, product(read(answer.response), weight)), ZERO);
-  return densityOf(
-    block,
-    (n) => sum((response) => response.net(n)),
-    (b) => sum((response) => response.row(b)),
-  );
-}
 
 /** Noise that is kept for the next gains of a circuit: a knob changes what it feeds and nothing else. */
 const MOST_KEPT = 400;
 
 /** What is kept with a circuit's answers. */
 interface Kept {
-  readonly upstream: Map<string, ReadonlySet<string>>;
+  readonly upstream: Map<string, Upstream>;
   readonly levels: Memo<number>;
 }
 
 const kept = new WeakMap<NoiseAnswers, Kept>();
 
-/** Drives from which anything could come between two nets, through however many stages, whatever their gains. */
-function drivesUpstream(
-  { senses, between }: NoiseAnswers,
-  paths: readonly NetPath[],
-  [from, to]: readonly [number, number],
-): ReadonlySet<string> {
-  const found = new Set<string>();
-  const look = (p: number, m: number) =>
-    between(p, m, 0, ({ block }) => {
-      for (const branch of block.branches) if (branch.kind === 'drive') found.add(branch.id);
-    });
-  look(from, to);
-  const sources = new Map<string, Set<string>>();
-  for (const path of paths) {
-    const known = sources.get(path.to);
-    if (known) known.add(path.from);
-    else sources.set(path.to, new Set([path.from]));
-  }
-  for (const drive of found) {
-    for (const id of sources.get(drive) ?? []) {
-      const sense = senses.get(id);
-      if (sense) look(sense.from, sense.to);
-    }
-  }
-  return found;
+function keptWith(answers: NoiseAnswers): Kept {
+  const known = kept.get(answers) ?? {
+    upstream: new Map<string, Upstream>(),
+    levels: new Memo<number>(MOST_KEPT),
+  };
+  kept.set(answers, known);
+  return known;
 }
 
-/** The gains on which noise between two nets hangs. */
-function gainsUpstream(
+/** What stands ahead of an output; `paths` are those of one circuit, whatever their gains. */
+function upstreamOf(
   answers: NoiseAnswers,
   paths: readonly NetPath[],
   port: readonly [number, number],
-): string {
-  const own = kept.get(answers) ?? { upstream: new Map(), levels: new Memo<number>(MOST_KEPT) };
-  kept.set(answers, own);
-  const drives = own.upstream.get(port.join()) ?? drivesUpstream(answers, paths, port);
-  own.upstream.set(port.join(), drives);
-  return paths.flatMap((path) => (drives.has(path.to) ? [path.gain] : [])).join();
+): Upstream {
+  const { upstream } = keptWith(answers);
+  const key = port.join();
+  const known = upstream.get(key) ?? new Upstream(answers, paths, port);
+  upstream.set(key, known);
+  return known;
 }
 
-/** The paths that feed each drive; what is shut feeds nothing. */
 /** What brings noise between two nets: a stage's own, or the heat of what stands ahead of a sense or at the nets themselves. Mean square, V². */
 export interface NoiseShare {
   readonly is: 'stage' | 'heat';
@@ -93,20 +59,23 @@ export function noiseShares(
   loops = false,
 ): NoiseShare[] {
   const answers = network.noise(ports);
-  const pathsTo = pathsInto(paths);
+  const upstream = upstreamOf(answers, paths, port);
   const powers = new Map<string, { -readonly [K in keyof NoiseShare]: NoiseShare[K] }>();
   const add = (is: NoiseShare['is'], sense: string | undefined, power: number) => {
+    if (power === 0) return;
     const key = `${is} ${sense ?? ''}`;
     const known = powers.get(key) ?? { is, ...(sense !== undefined && { sense }), power: 0 };
     powers.set(key, known);
     known.power += power;
   };
   for (const [band, { width }] of THIRD_OCTAVES.entries()) {
-    const found = adjoint(answers, pathsTo, band, port, loops);
-    for (const [block, list] of found.answers)
-      add('heat', found.ahead.get(block), width * blockDensity(block, list));
-    for (const [id, weight] of found.weights)
-      add('stage', id, width * density(answers.senses.get(id)?.noise ?? -Infinity) * square(weight));
+    const weights = upstream.weights(band, paths, loops);
+    for (const one of upstream.blocks(band)) {
+      const place = one.firstPlace(weights);
+      add('heat', place ? upstream.senses[place - 1] : undefined, width * one.density(weights));
+    }
+    for (const [index, id] of upstream.senses.entries())
+      add('stage', id, width * upstream.stageDensity(weights, index + 1));
   }
   return [...powers.values()];
 }
@@ -123,17 +92,8 @@ export function noiseSolver(
   loops = false,
 ) {
   const answers = network.noise(ports);
-  const pathsTo = pathsInto(paths);
-  const noiseBetween = (port: readonly [number, number]): number => {
-    const densityAt = (band: number): number => {
-      const found = adjoint(answers, pathsTo, band, port, loops);
-      let sum = 0;
-      for (const [block, list] of found.answers) sum += blockDensity(block, list);
-      for (const [id, weight] of found.weights) {
-        sum += density(answers.senses.get(id)?.noise ?? -Infinity) * square(weight);
-      }
-      return sum;
-    };
+  const noiseBetween = (upstream: Upstream): number => {
+    const densityAt = (band: number): number => upstream.density(band, paths, loops);
     const spectrum = answers.mayRing
       ? THIRD_OCTAVES.map((_, band) => densityAt(band))
       : sampleSmooth(WIDTHS, densityAt);
@@ -142,9 +102,9 @@ export function noiseSolver(
   };
   return (from: number | undefined, to: number | undefined): DbV => {
     if (from === undefined || to === undefined) return dbV(-Infinity);
-    const gains = gainsUpstream(answers, paths, [from, to]);
-    const levels = kept.get(answers)?.levels;
-    const solve = () => noiseBetween([from, to]);
-    return dbV(levels ? levels.get(`${from},${to} ${loops ? 'loops' : ''} ${gains}`, solve) : solve());
+    const upstream = upstreamOf(answers, paths, [from, to]);
+    const gains = upstream.paths.map((path) => paths[path]?.gain).join();
+    const { levels } = keptWith(answers);
+    return dbV(levels.get(`${from},${to} ${loops ? 'loops' : ''} ${gains}`, () => noiseBetween(upstream)));
   };
 }

@@ -1,5 +1,5 @@
 import { loopOf, solveLoop, type Couplings, type Loop } from './loops';
-import { ZERO, plus, product, type Phasor } from './system';
+import { ZERO, plusProduct, type Phasor } from './system';
 
 /** Stages in an order in which each comes after all that feed it; those of a loop stand together. */
 export interface StageOrder {
@@ -70,7 +70,7 @@ export function drivenBy(
       if (!brought) continue;
       for (const [to, gain] of couplings.get(from) ?? []) {
         if (group.includes(to)) continue;
-        volts.set(to, plus(volts.get(to) ?? ZERO, product(gain, brought)));
+        volts.set(to, plusProduct(volts.get(to) ?? ZERO, gain, brought));
       }
     }
   }

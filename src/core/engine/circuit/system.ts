@@ -16,13 +16,19 @@ export interface Phasor {
 }
 
 export const ZERO: Phasor = { re: 0, im: 0 };
-export const magnitude = ({ re, im }: Phasor): number => Math.hypot(re, im);
+export const magnitude = ({ re, im }: Phasor): number => Math.sqrt(re * re + im * im);
 export const plus = (a: Phasor, b: Phasor): Phasor => ({ re: a.re + b.re, im: a.im + b.im });
 export const minus = (a: Phasor, b: Phasor): Phasor => ({ re: a.re - b.re, im: a.im - b.im });
 export const times = (a: Phasor, factor: number): Phasor => ({ re: a.re * factor, im: a.im * factor });
 export const product = (a: Phasor, b: Phasor): Phasor => ({
   re: a.re * b.re - a.im * b.im,
   im: a.re * b.im + a.im * b.re,
+});
+
+/** A sum and one product more, in one step. */
+export const plusProduct = (sum: Phasor, a: Phasor, b: Phasor): Phasor => ({
+  re: sum.re + a.re * b.re - a.im * b.im,
+  im: sum.im + a.re * b.im + a.im * b.re,
 });
 
 /** Branches that bring an equation and a current of their own: v(from) − v(to) − z·i = e. */

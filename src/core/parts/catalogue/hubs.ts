@@ -26,6 +26,9 @@ const hubSocket = (port: string, supplied = 500): BusSocket => ({
   data: true,
 });
 
+/** What a fed socket of a faster hub gives, mA (USB 3.2, 11.4.1; from memory). */
+const SUPERSPEED = 900;
+
 export const HOST_ADAPTERS: readonly Part[] = [
   {
     id: 'adapter-8-pin-usb',
@@ -132,7 +135,7 @@ export const HUBS: readonly Part[] = [
     circuit: [],
     hub: {
       upstream: 'plug',
-      sockets: ['one', 'two', 'three'].map((port) => hubSocket(port)),
+      sockets: ['one', 'two', 'three'].map((port) => hubSocket(port, SUPERSPEED)),
       authenticated: false,
       supplied: [{ port: 'charge' }],
       ownDraw: milliamps(100),

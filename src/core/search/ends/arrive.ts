@@ -5,14 +5,14 @@ import { SINE_CREST, volts } from '../../units';
 import { LEAST_OVER_NOISE } from '../settings';
 import { departures, type Departure } from './classes';
 import type { OpenEnd, Sides } from './end';
-import { join, type Amplitude, type Joined, type Voices } from './join';
+import { join, size, type Amplitude, type Joined, type Voices } from './join';
 import { rangeOf } from './part-net';
 import { passageOf } from './passage';
 
 /** The estimate may be off by so much, dB: what is nearer to a limit is left for the pipeline to say. */
 const GRACE = 3;
 
-const level = ([re, im]: readonly [number, number]): number => 20 * Math.log10(Math.hypot(re, im));
+const level = (amplitude: readonly [number, number]): number => 20 * Math.log10(size(amplitude));
 
 /** Whether a sound comes to as many sides of a converter as it has to. */
 function suffices(capture: Capture, sides: Sides, left: boolean, right: boolean): boolean {

@@ -1,7 +1,7 @@
 import { LOST_DB } from '../../checks';
 import type { Part, PartPort } from '../../parts';
 import type { Analogue, Edge, OpenEnd } from './end';
-import { join, type Amplitude, type Joined, type Voices } from './join';
+import { join, size, type Amplitude, type Joined, type Voices } from './join';
 import { leave, openVolts } from './leave';
 import { passageOf } from './passage';
 
@@ -9,7 +9,6 @@ import { passageOf } from './passage';
 const GRACE = 0.3;
 
 const decibels = (value: number): number => 20 * Math.log10(value);
-const size = ([re, im]: readonly [number, number]): number => Math.hypot(re, im);
 
 const loudest = (analogue: Analogue): number => Math.max(0, ...openVolts(analogue).flat().map(size));
 

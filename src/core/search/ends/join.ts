@@ -53,7 +53,8 @@ const eliminateAll = (grid: Grid, nodes: number): Grid => {
   return copy;
 };
 
-const size = ([re, im]: readonly [number, number]): number => Math.hypot(re, im);
+/** The size of a complex amplitude. */
+export const size = ([re, im]: readonly [number, number]): number => Math.sqrt(re * re + im * im);
 const decibels = (value: number): number => 20 * Math.log10(value);
 
 /** Peaks may stand this far over a stage's limit in the estimate before it is given up: what a load still takes off. */

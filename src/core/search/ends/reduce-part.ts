@@ -155,4 +155,4 @@ export function reducePart(
   };
 }
 
-export const isNothing = ([re, im]: Complex): boolean => Math.hypot(re, im) < NOTHING;
+export const isNothing = ([re, im]: Complex): boolean => re * re + im * im < NOTHING * NOTHING;

@@ -1,8 +1,10 @@
+import type { Finding } from '../../checks';
 import { appOf } from '../../engine/flow';
 import { APPS, DEFAULT_APP } from '../../apps';
 import { isTurnable, standIns, type PartSetting } from '../../parts';
 import { mate } from '../../plugs';
 import {
+  bridges,
   choiceOf,
   endsOf,
   isFree,
@@ -16,6 +18,16 @@ import {
   type RigEdit,
   type SettingValue,
 } from '../../rig';
+
+/** A free plug in a free socket between what a source and a recorder hang on; of sockets that are alike one. */
+export function gapsClosed(rig: Rig, { source, recorder }: Finding): RigEdit[] {
+  if (source === undefined || recorder === undefined) return [];
+  const alike = ({ part, port }: PortRef) => `${part} ${portOf(rig, { part, port })?.alike ?? port}`;
+  const ways = bridges(rig, source, recorder).map(
+    ({ a, b }) => [`${alike(a)} ${alike(b)}`, { a, b }] as const,
+  );
+  return [...new Map(ways.toReversed()).values()].toReversed().map(({ a, b }) => ({ kind: 'join', a, b }));
+}
 
 export function turns(laid: LaidPart): RigEdit[] {
   return isTurnable(laid.part) ? [{ kind: 'turn', part: laid.placed.id }] : [];
@@ -41,7 +53,13 @@ const optionsOf = (setting: PartSetting): readonly SettingValue[] =>
 export interface KnobTrial {
   readonly ends: readonly RigEdit[];
   readonly places: readonly RigEdit[];
+  /** How far it stands from where it began, of its whole range. */
+  readonly away: number;
 }
+
+/** What stands farthest from where it began is likeliest to have been forgotten. */
+export const byStand = (trials: readonly KnobTrial[]): KnobTrial[] =>
+  trials.toSorted((a, b) => b.away - a.away);
 
 export function knobs(laid: LaidPart): KnobTrial[] {
   return (laid.part.settings ?? []).flatMap((setting): KnobTrial[] => {
@@ -54,7 +72,8 @@ export function knobs(laid: LaidPart): KnobTrial[] {
       option,
     });
     const ends = [setting.from, setting.to].filter((place) => place !== stands);
-    return [{ ends: ends.map(to), places: knobPlaces(setting, stands).map(to) }];
+    const away = Math.abs(stands - setting.initial) / (setting.to - setting.from);
+    return [{ ends: ends.map(to), places: knobPlaces(setting, stands).map(to), away }];
   });
 }
 
@@ -99,6 +118,19 @@ function freeFor(rig: Rig, at: PortRef, parts: readonly LaidPart[]): PortRef[] {
     const once = new Map(free.toReversed().map((one) => [one.alike ?? one.id, one.id]));
     return [...once.values()].toReversed().map((id) => ({ part: placed.id, port: id }));
   });
+}
+
+/** A plug that hangs loose, into every free socket of other parts that takes it. */
+export function looseEnds(rig: Rig, parts: readonly LaidPart[]): RigEdit[] {
+  return parts.flatMap(({ placed, part }) =>
+    part.ports
+      .filter((port) => port.gender === 'plug' && isFree(rig, { part: placed.id, port: port.id }))
+      .flatMap((port) => {
+        const a = { part: placed.id, port: port.id };
+        const others = parts.filter((other) => other.placed.id !== placed.id);
+        return freeFor(rig, a, others).map((b) => ({ kind: 'join', a, b }) as const);
+      }),
+  );
 }
 
 /** Every free socket of the same part into which the far end of one of its joints also goes. */

@@ -6,7 +6,19 @@ import { endsOf, jointsOf, laidParts, type LaidPart, type Rig, type RigEdit } fr
 import { planReturns } from '../returns';
 import { bearsOn } from '../settings/bears-on';
 import { feedingSwitches } from '../settings/feeding';
-import { apps, choices, knobs, moves, replug, settings, turns, type KnobTrial } from './at-hand';
+import {
+  apps,
+  byStand,
+  choices,
+  gapsClosed,
+  knobs,
+  looseEnds,
+  moves,
+  replug,
+  settings,
+  turns,
+  type KnobTrial,
+} from './at-hand';
 import { additions, bypasses, inserts, swaps, swapsFor } from './with-parts';
 
 /** Placed parts that a fix may touch: the chain from source to recorder, which ladder() puts at depth 0. */
@@ -96,10 +108,10 @@ const once = (edits: readonly RigEdit[]): RigEdit[] => [
   ...new Map(edits.map((edit) => [JSON.stringify(edit), edit])).values(),
 ];
 
-/** Plain headphones before a headset, whose microphone nobody asked for. */
+/** Plain headphones; a headset, whose microphone nobody asked for, only where there are none. */
 function headphonesFor(rig: Rig, laid: LaidPart): RigEdit[] {
   const plain = additions(rig, laid, isHeadphones);
-  return [...plain, ...additions(rig, laid, (part: Part) => isWornToListen(part) && !isHeadphones(part))];
+  return plain.length > 0 ? plain : additions(rig, laid, (part: Part) => isWornToListen(part));
 }
 
 /** What the finding's own check says may cure it, as edits of this rig. */
@@ -116,7 +128,7 @@ export function candidatesFor(facts: Facts, finding: Finding): Candidates {
     return (id: string) => ids.includes(id);
   };
   return {
-    knobs: may('gain', 'send') ? pool.flatMap(knobs).filter(({ ends }) => ends.some(bears)) : [],
+    knobs: may('gain', 'send') ? byStand(pool.flatMap(knobs)).filter(({ ends }) => ends.some(bears)) : [],
     knobEnds: may('send') && !may('gain'),
     knobsFirst: cures[0] === 'send' || cures[0] === 'gain',
     named: may('named') ? named(rig, finding) : [],
@@ -127,6 +139,8 @@ export function candidatesFor(facts: Facts, finding: Finding): Candidates {
       ...(may('app') ? pool.flatMap(apps) : []),
       ...(may('choice') ? pool.flatMap(choices) : []),
       ...(may('replug') ? pool.filter((laid) => laid.part.ears).flatMap((laid) => replug(rig, laid)) : []),
+      ...(may('join') ? gapsClosed(rig, finding) : []),
+      ...(may('plug', 'pair') ? looseEnds(rig, chain) : []),
       ...(may('plug') ? [...chain.flatMap(turns), ...pool.flatMap((laid) => moves(rig, laid))] : []),
       ...(may('plug') ? chain.flatMap((laid) => replug(rig, laid)) : []),
       ...(may('less') ? pool.flatMap(removals) : []),

@@ -1,5 +1,5 @@
 import type { Part } from '../../parts';
-import { partIn, laidParts, type Rig, type RigEdit } from '../../rig';
+import { partIn, partOf, laidParts, type Rig, type RigEdit } from '../../rig';
 import type { Drawer } from '../drawer';
 import { isTouchy, TOUCHY, USUAL_BOTHER } from '../bother';
 
@@ -18,12 +18,16 @@ export interface EditCost {
 
 /** A switch, a choice, a plug: at hand. */
 const AT_HAND = 1;
+/** A plug out and in again: more than a knob. Ours. */
+const REPLUGGED = 2;
 /** One thing in the place of another, or one thing less. */
 const EXCHANGE = 2;
 /** Something more in a free socket. */
 const ONE_MORE = 2 + USUAL_BOTHER.joint;
 /** Something more in the way of the sound: one thing more to carry, one joint more to come loose. */
 const BETWEEN = 4 + USUAL_BOTHER.joint;
+/** A box that is there was got for something: to set it aside for another, or for a lead, is a pity. Ours. */
+const SET_ASIDE = 15;
 /** Another app is another way to work. */
 const OTHER_APP = 40;
 /** Who came with a microphone and a phone wants to use these. */
@@ -32,7 +36,7 @@ const DOING: Readonly<Record<RigEdit['kind'], number>> = {
   set: AT_HAND,
   choose: AT_HAND,
   turn: AT_HAND,
-  move: AT_HAND,
+  move: REPLUGGED,
   join: AT_HAND,
   unplug: AT_HAND,
   tracks: AT_HAND,
@@ -77,6 +81,9 @@ const turnsTouchy = (rig: Rig, edit: RigEdit): boolean => {
 const isExchange = (edit: RigEdit): edit is Extract<RigEdit, { kind: 'swap' | 'remove' | 'bypass' }> =>
   edit.kind === 'swap' || edit.kind === 'remove' || edit.kind === 'bypass';
 
+/** A box with an amplifier in it. */
+const hasStages = (rig: Rig, id: string): boolean => (partOf(rig, id)?.paths ?? []).length > 0;
+
 /** Whether it changes what the user came with. */
 function bringsLast(rig: Rig, edit: RigEdit): boolean {
   if (edit.kind === 'app') return true;
@@ -98,7 +105,8 @@ export function costOfEdit(rig: Rig, edit: RigEdit, drawer: Drawer): EditCost {
   const { owned, price } = toBuy(rig, part === undefined ? undefined : partIn(rig, part), drawer);
   const far = turnsTouchy(rig, edit) ? TOUCHY : 0;
   const last = bringsLast(rig, edit);
-  const bother = DOING[edit.kind] + far + (owned ? 0 : USUAL_BOTHER.piece);
+  const aside = isExchange(edit) && hasStages(rig, edit.part) ? SET_ASIDE : 0;
+  const bother = DOING[edit.kind] + far + aside + (owned ? 0 : USUAL_BOTHER.piece);
   return {
     ...(part !== undefined && { part }),
     owned,

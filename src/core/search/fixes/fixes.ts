@@ -1,7 +1,17 @@
-import { checkOf, facesOf, findingKey, isLike, severityRank, type Cure, type Finding } from '../../checks';
+import {
+  checkOf,
+  facesOf,
+  findingKey,
+  isLike,
+  severityRank,
+  sourcesOf,
+  type Cure,
+  type Finding,
+} from '../../checks';
 import { allFacts, type Facts } from '../../engine';
 import { bareOutcomeFrom, outcomeOf, verdictRank, type Outcome } from '../../judge';
-import { applyEdit, type Rig, type RigEdit } from '../../rig';
+import { applyEdit, partOf, type Rig, type RigEdit } from '../../rig';
+import { TARGET_PEAK } from '../settings/targets';
 import type { Drawer } from '../drawer';
 import type { KnobTrial } from './at-hand';
 import { candidatesFor } from './candidates';
@@ -113,10 +123,25 @@ class Trial {
     let best: Fix[] = [];
     for (const edit of places) {
       const proved = this.prove(edit);
-      if (proved.some(isPerfect)) return proved;
+      if (proved.some(isPerfect)) return proved.map(this.nearTarget);
       if (best.length === 0) best = proved;
     }
     return best;
+  };
+
+  /** A knob that cures, turned on to where peaks come to the target, if the pipeline finds that as good. */
+  private readonly nearTarget = (fix: Fix): Fix => {
+    const { edit, outcome } = fix;
+    if (edit.kind !== 'set' || typeof edit.option !== 'number') return fix;
+    const knob = partOf(this.rig, edit.part)?.settings?.find(({ id }) => id === edit.setting);
+    const arrival = outcome.arrives.find(
+      (a) => a.recorder === this.finding.recorder && sourcesOf(this.finding).includes(a.source),
+    );
+    if (knob?.kind !== 'knob' || arrival?.state !== 'recorded') return fix;
+    const steps = Math.round((edit.option + TARGET_PEAK - arrival.peak - knob.from) / knob.step);
+    const option = Math.min(knob.to, Math.max(knob.from, knob.from + steps * knob.step));
+    if (option === edit.option) return fix;
+    return this.prove({ ...edit, option }).find(isPerfect) ?? fix;
   };
 
   private readonly removes = (edit: RigEdit): boolean => {

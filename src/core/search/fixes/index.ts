@@ -1,5 +1,7 @@
 export type { Drawer } from '../drawer';
 export type { Fix, Fixes, Spent } from './fixes';
 export { cures, fixesFor, searchFixes } from './fixes';
+export type { ProvedAdd, ProvedAdds } from './proved-adds';
+export { proveAdds } from './proved-adds';
 export type { Option } from './options';
 export { moveOptions, outcomesOf, swapOptions } from './options';

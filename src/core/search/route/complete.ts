@@ -1,4 +1,4 @@
-import { supplySockets } from '../../parts';
+import { supplySockets, isWornToListen } from '../../parts';
 import { halved, withHeadphones, withPairs, withSecondLead, withSupply, type Stock } from './attach';
 import { withCallers } from './call-in';
 import { withCarried } from './carried';
@@ -37,6 +37,10 @@ function powered(layout: Layout, stock: Stock): Layout[] {
   );
 }
 
+/** A source that is worn on the ears. */
+const wearsEars = ({ sources, pieces }: Layout): boolean =>
+  pieces.some(({ id, part }) => sources.includes(id) && isWornToListen(part));
+
 /** What a chain from source to recorder still lacks of what was asked for: the other half of a pair, headphones, a charger, metres. */
 export function completed(bare: Layout, request: RouteRequest, stock: Stock): Layout[] {
   const { wishes = {} } = request;
@@ -49,7 +53,11 @@ export function completed(bare: Layout, request: RouteRequest, stock: Stock): La
     wishes.channels === 'stereo' ? single.flatMap((layout) => [layout, ...withSecondLead(layout)]) : single;
   const answered = wishes.callers ? whole.flatMap((layout) => withCallers(layout, stock)) : whole;
   const listens = (wishes.hear || wishes.guests) && !wishes.callers;
-  const heard = listens ? answered.flatMap((layout) => withHeadphones(layout, stock)) : answered;
+  // Who speaks into a headset wears it: whether they hear by it the pipeline says.
+  const worn = (layout: Layout) => (wearsEars(layout) ? [layout] : []);
+  const heard = listens
+    ? answered.flatMap((layout) => [...worn(layout), ...withHeadphones(layout, stock)])
+    : answered;
   const lit = heard.flatMap((layout) => powered(layout, stock));
   const fed = wishes.charge ? lit.flatMap((layout) => charged(layout, stock)) : lit;
   const carried = carriedIn(request);

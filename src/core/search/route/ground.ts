@@ -52,8 +52,18 @@ export const bare = ({ sources, recorders }: Ground): Layout => ({
 const pressureAt = (request: RouteRequest, source: RequestSource | undefined): DbSpl =>
   dbSpl(VOICE_LEVEL[request.voice ?? 'normal'] + distanceDb(metres(source?.distance ?? WORN)));
 
-/** The ends at which a source gives its sound, each to come to the sides that are asked for. */
-export function endsOfSource(ground: Ground, source: Piece): OpenEnd[] {
+const ends = new WeakMap<Ground, Map<Piece, readonly OpenEnd[]>>();
+
+/** The ends at which a source gives its sound, each to come to the sides that are asked for; worked out once for a search. */
+export function endsOfSource(ground: Ground, source: Piece): readonly OpenEnd[] {
+  const known = ends.get(ground) ?? new Map<Piece, readonly OpenEnd[]>();
+  ends.set(ground, known);
+  const found = known.get(source) ?? findEnds(ground, source);
+  known.set(source, found);
+  return found;
+}
+
+function findEnds(ground: Ground, source: Piece): OpenEnd[] {
   const { request, sources } = ground;
   const pressure = pressureAt(request, request.sources[sources.indexOf(source)]);
   const own = sourceEnds(source.part, pressure, ground.sides);

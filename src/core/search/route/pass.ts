@@ -1,4 +1,4 @@
-import { findPart, type Part, isSupply, isHeadphones } from '../../parts';
+import { findPart, type Part, isSupply, isHeadphones, isWornToListen } from '../../parts';
 import type { Stock } from './attach';
 import { chargesThrough } from './charging';
 import { completed } from './complete';
@@ -52,7 +52,8 @@ function leastExtra(request: RouteRequest, parts: readonly Part[], purse: Purse)
     some.map((part) => costOfOneMore(part, useOf([]), purse)).sort(compareCosts)[0] ?? NOTHING;
   const box = callers ? boxOf(request) : undefined;
   const atFarEnds = box && leastForCallers(box, callersIn(request).length, { parts, purse });
-  const listening = (hear || guests) && !box ? least(parts.filter(isHeadphones)) : NOTHING;
+  const isWorn = request.sources.some(({ part }) => isWornToListen(partFor(request, part)));
+  const listening = (hear || guests) && !box && !isWorn ? least(parts.filter(isHeadphones)) : NOTHING;
   const charging = charge && request.destinations.some(({ part }) => chargesThrough(partFor(request, part)));
   return plus(plus(listening, atFarEnds ?? NOTHING), charging ? least(parts.filter(isSupply)) : NOTHING);
 }
@@ -77,16 +78,37 @@ export interface Pass {
   readonly longRuns: boolean;
 }
 
+/** A layout that waits to be judged, until nothing less than `turn` is left. */
+interface Waiting {
+  readonly layout: Layout;
+  readonly cost: Cost;
+  readonly turn: Cost;
+}
+
+/** After so many answers over the same parts those over other sockets wait until what weighs as much was looked at. Ours. */
+const MOST_ALIKE = 3;
+
 /** So many open ends are looked at for the first layout of a shape, on the average, and at a time. */
 const MOST_DIVE = 150;
 const DIVE = 50;
+/** So many layouts of a shape that are no answer are looked at before the shape waits for the search itself. Ours. */
+const MOST_TRIES = 3;
 /** Twice the work on a shape counts as so much more weight. */
 const DOUBLING = 35;
+
+/** Which parts a layout is made of, whatever is joined to what. */
+const partsIn = ({ pieces }: Layout): string =>
+  pieces
+    .map(({ part }) => part.id)
+    .sort()
+    .join();
 
 /** One search under one grade of evidence: layouts by cost, judged as they come, until no better can follow. */
 export class Search {
   private readonly streams: Bounded[];
-  private readonly waiting = new Heap<{ layout: Layout; cost: Cost }>((a, b) => compareCosts(a.cost, b.cost));
+  private readonly waiting = new Heap<Waiting>((a, b) => compareCosts(a.turn, b.turn));
+  /** What the answers over the same parts weighed. */
+  private readonly answered = new Map<string, number[]>();
   /** Shapes: of layouts that differ by like things exchanged one is enough. */
   private readonly seen = new Set<string>();
   private readonly surcharge: Cost;
@@ -127,10 +149,21 @@ export class Search {
     const key = this.verdicts.shapeOf(layout);
     if (this.seen.has(key)) return;
     this.seen.add(key);
-    if (cost.price <= (this.request.wishes?.budget ?? Infinity)) this.waiting.push({ layout, cost });
+    if (cost.price <= (this.request.wishes?.budget ?? Infinity))
+      this.waiting.push({ layout, cost, turn: cost });
   }
 
-  private judge(layout: Layout, cost: Cost): void {
+  /** Judges a layout; one over the same parts as several answers is first put off to what those weighed, if it could be better. */
+  private judge({ layout, cost, turn }: Waiting): void {
+    const alike = this.answered.get(partsIn(layout)) ?? [];
+    const least = Math.min(...alike);
+    const later = { ...cost, weight: least };
+    if (alike.length >= MOST_ALIKE && compareWeights(turn, later) < 0)
+      this.waiting.push({ layout, cost, turn: later });
+    else this.decide(layout, cost);
+  }
+
+  private decide(layout: Layout, cost: Cost): void {
     if (this.best.some((one) => weightOf(one) <= cost.weight && isBoundToPad(layout, one))) return;
     // Another of a kind that was found, and weighs no more even with its hiss, is no better; it is looked at if it gives something else.
     if (
@@ -189,6 +222,8 @@ export class Search {
 
   private keep(found: Found): void {
     this.found.push(found);
+    const parts = partsIn(found.layout);
+    this.answered.set(parts, [...(this.answered.get(parts) ?? []), weightOf(found)]);
     this.best = bestOf(this.found, this.count, this.request.prefer);
     const { best } = this;
     const [first] = best;
@@ -211,7 +246,7 @@ export class Search {
     const bound = this.cheapest()?.bound;
     const weights = [
       ...(bound ? [bound.weight + this.surcharge.weight] : []),
-      ...(this.waiting.peek() ? [this.waiting.peek()?.cost.weight ?? 0] : []),
+      ...this.waiting.values.map(({ cost }) => cost.weight),
     ];
     return weights.length > 0 ? Math.min(...weights) : undefined;
   }
@@ -244,6 +279,7 @@ export class Search {
     const callers = this.request.wishes?.callers === true;
     if (this.streams.length < 2 && !callers) return;
     const open = new Map(this.streams.map((one) => [one, 0]));
+    const tried = new Map<Bounded, number>();
     const rank = ([{ bound }, spent]: readonly [Bounded, number]): number =>
       (bound?.weight ?? Infinity) + DOUBLING * Math.log2(1 + spent / DIVE);
     let left = callers ? Infinity : MOST_DIVE * open.size;
@@ -251,9 +287,13 @@ export class Search {
       const [next] = [...open].sort((a, b) => rank(a) - rank(b));
       if (!next || !next[0].bound || (this.ceiling && next[0].bound.weight > this.ceiling.weight)) break;
       const [one, spent] = next;
-      const found = yield* this.diveInto(one);
+      const before = this.found.length;
+      const laid = yield* this.diveInto(one);
       left -= DIVE;
-      if (!one.bound || (found && !(callers && this.found.length === 0))) open.delete(one);
+      const tries = (tried.get(one) ?? 0) + (laid ? 1 : 0);
+      tried.set(one, tries);
+      const isDone = laid && (this.found.length > before || tries >= MOST_TRIES);
+      if (!one.bound || (isDone && !(callers && this.found.length === 0))) open.delete(one);
       else open.set(one, spent + DIVE);
       yield;
     }
@@ -279,7 +319,7 @@ export class Search {
     while (this.best.length < this.count) {
       const next = this.waiting.pop();
       if (!next) return;
-      this.judge(next.layout, next.cost);
+      this.judge(next);
       yield;
     }
   }
@@ -292,16 +332,24 @@ export class Search {
     return this.ceiling && least > this.ceiling.weight ? Infinity : least;
   }
 
+  /** Nothing that follows is light enough; of what was put off some may be. False when none is left. */
+  private judgePutOff(ceiling: Cost): boolean {
+    const next = this.waiting.pop();
+    if (!next) return false;
+    if (compareWeights(next.cost, ceiling) <= 0) this.decide(next.layout, next.cost);
+    return true;
+  }
+
   private step(): boolean {
     const waiting = this.waiting.peek();
     const cheapest = this.cheapest();
     const bound = cheapest?.bound && plus(cheapest.bound, this.surcharge);
-    const [least] = [bound, waiting?.cost].filter((cost) => cost !== undefined).sort(compareCosts);
+    const [least] = [bound, waiting?.turn].filter((cost) => cost !== undefined).sort(compareCosts);
     if (!least) return false;
-    if (this.ceiling && compareWeights(least, this.ceiling) > 0) return false;
-    if (waiting && (!bound || compareCosts(waiting.cost, bound) <= 0)) {
+    if (this.ceiling && compareWeights(least, this.ceiling) > 0) return this.judgePutOff(this.ceiling);
+    if (waiting && (!bound || compareCosts(waiting.turn, bound) <= 0)) {
       this.waiting.pop();
-      this.judge(waiting.layout, waiting.cost);
+      this.judge(waiting);
       return true;
     }
     this.steps += 1;

@@ -4,7 +4,7 @@ import { CATALOGUE, isPassiveLink, type Part } from '../../parts';
 import { isDigital } from '../ends';
 import { overNoise } from '../settings';
 import type { Rig } from '../../rig';
-import { TOUCHY } from '../bother';
+import { TOUCHY, WORTH_A_PART } from '../bother';
 import { checkOf } from '../../checks';
 import { suppliedPorts } from './charging';
 import type { Cost } from './inventory';
@@ -96,9 +96,6 @@ const sign = (difference: number): number => (Math.abs(difference) < 1e-6 ? 0 : 
 /** The most that a further route may weigh beside the best. */
 export const sensibleBeside = (best: Weighed): number =>
   Math.max(weightOf(best) * SENSIBLE.times, weightOf(best) + SENSIBLE.more);
-
-/** Less than this much clearer of the noise is no reason for another part, dB. Our own limit. */
-const WORTH_A_PART = 6;
 
 /** Sockets at a headset jack of the recorder's or a dongle's from which its playback is heard, and that are free. */
 export const leavesHeadphones = (layout: Layout): boolean =>

@@ -9,4 +9,7 @@ export const feedingSwitches = (part: Part): string[] => [
   ...part.circuit.flatMap((e) => (e.kind === 'supply' ? settingsOf(e.volts) : [])),
   ...(part.power ?? []).flatMap(switchOf),
   ...(part.hub?.supplied ?? []).flatMap(switchOf).filter((id) => !standIns(part).has(id)),
+  ...(part.hub?.sockets ?? []).flatMap(({ feeds }) =>
+    typeof feeds === 'object' && 'setting' in feeds ? [feeds.setting] : [],
+  ),
 ];

@@ -1,4 +1,4 @@
-import { checkOf, facesOf, findingKey, isLike, type Cure, type Finding } from '../../checks';
+import { checkOf, facesOf, isAmong, type Cure, type Finding } from '../../checks';
 import { allFacts, type Facts } from '../../engine';
 import { bareOutcomeFrom, type Outcome } from '../../judge';
 import type { Rig } from '../../rig';
@@ -21,12 +21,6 @@ export function judged(rig: Rig): Judged {
 export const isClean = ({ outcome, weighing }: Judged): boolean =>
   outcome.verdict === 'clean' && weighing.length === 0;
 
-/** The same trouble, here or at another place. */
-const isSame = (a: Finding, b: Finding): boolean => findingKey(a) === findingKey(b) || isLike(a, b);
-
-const isIn = (finding: Finding, findings: readonly Finding[]): boolean =>
-  findings.some((other) => isSame(finding, other));
-
 /** What a switch, a knob, a choice or a charger mends. */
 const SETTABLE: readonly Cure[] = [
   'named',
@@ -45,10 +39,10 @@ export const isSettable = ({ code }: Finding): boolean =>
 
 /** Nothing is in danger that was not before, and what else is new a switch may mend. */
 export function mayStand(before: Judged, after: Judged): boolean {
-  const fresh = after.weighing.filter((finding) => !isIn(finding, before.weighing));
+  const fresh = after.weighing.filter((finding) => !isAmong(before.weighing, finding));
   return fresh.every((finding) => finding.severity !== 'danger' && isSettable(finding));
 }
 
 /** Whether some trouble that was there is gone. */
 export const helps = (before: Judged, after: Judged): boolean =>
-  before.weighing.some((finding) => !isIn(finding, after.weighing));
+  before.weighing.some((finding) => !isAmong(after.weighing, finding));

@@ -48,7 +48,16 @@ function turnOf(cost: EditCost): number {
   return 0;
 }
 
-const REWIRING: readonly RigEdit['kind'][] = ['swap', 'insert', 'add', 'bypass', 'remove', 'move', 'turn'];
+const REWIRING: readonly RigEdit['kind'][] = [
+  'swap',
+  'insert',
+  'add',
+  'join',
+  'bypass',
+  'remove',
+  'move',
+  'turn',
+];
 
 /** A move of one edit. */
 export function moveOf(rig: Rig, edit: RigEdit, drawer: Drawer): Move {

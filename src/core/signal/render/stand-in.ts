@@ -186,6 +186,8 @@ export function standIn(plan: StandIn, seed = 1): Simulated {
 export interface GuidedStep {
   readonly is: StretchKind;
   readonly seconds: number;
+  /** The one side on which what is asked for comes; both where absent. */
+  readonly side?: 'left' | 'right';
 }
 
 /** Louder than usual, dB; a tap on the recorded microphone, and one that another hears, re a voice’s RMS. From memory. */
@@ -228,7 +230,7 @@ export function guidedStandIn(
   const [one, two] = [babble(seconds, seed), babble(seconds, seed + 50)];
   const pulled: (readonly [number, number])[] = [];
   let from = 0;
-  for (const { is, seconds: long } of steps) {
+  for (const { is, seconds: long, side } of steps) {
     const length = Math.round(long * RATE);
     const to = Math.min(one.length, from + length);
     for (const voice of [one, two]) {
@@ -239,7 +241,11 @@ export function guidedStandIn(
       const level = elsewhere ? ELSEWHERE : TAPPED;
       for (const voice of [one, two]) taps(voice, from, length, level, random(seed + from));
     }
-    if (is === 'loudest') for (let i = from; i < to; i += 1) one[i] = (one[i] as number) * gain(LOUDER);
+    if (is === 'loudest')
+      for (const voice of [one, two])
+        for (let i = from; i < to; i += 1) voice[i] = (voice[i] as number) * gain(LOUDER);
+    // Two sources on a side each: only who is asked for is heard.
+    if (plan.image === 'stereo' && side !== undefined) (side === 'left' ? two : one).fill(0, from, to);
     if (is === 'pull') pulled.push([from, to]);
     from += length;
   }

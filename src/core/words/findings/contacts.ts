@@ -185,7 +185,19 @@ const sayUnsure = (rig: Rig, f: Finding): Sentence => [
   ', from which on it is sure of a microphone. Most take it for one; test it.',
 ];
 
+const sayTied = (rig: Rig, f: Finding): Sentence => [
+  `Copper joins left and right of ${noun(rig, f.source)}: each side works into the other’s `,
+  ...f.values.map(show),
+  ', where ',
+  limitFigure(f),
+  ' is wanted. Where the sides differ they pull against each other.',
+];
+
 export const CONTACT_WORDS = {
+  'sides-tied': {
+    title: 'Left and right tied together',
+    says: sayTied,
+  },
   'mic-line-unsure': {
     title: 'May not be taken for a microphone',
     says: sayUnsure,

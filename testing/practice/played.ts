@@ -1,0 +1,52 @@
+import { has, only, type PracticeCase } from './case';
+
+/** What is played into a phone or by it, and answers that a headset or a side suffices. Common practice. */
+export const PLAYED: readonly PracticeCase[] = [
+  {
+    name: 'a singer and a player beside them, each on a track: the player’s two sides by a breakout lead',
+    from: ['condenser-xlr', 'player-portable'],
+    to: [['tablet-usb-c', 'multitrack']],
+    wishes: { channels: 'apart' },
+    answers: [
+      has(
+        'interface-two-inputs|interface-two-inputs-usb-b|interface-two-inputs-mains|interface-four-inputs',
+        'lead-breakout-jacks',
+        'lead-xlr',
+      ),
+    ],
+  },
+  {
+    name: 'a call on a tablet by a headset: nothing but the dongle, for a headset is worn on the ears',
+    from: ['headset-ctia'],
+    to: [['tablet-usb-c', 'video-call']],
+    wishes: { guests: true },
+    answers: [only('dongle-usb-c-headset')],
+  },
+  {
+    name: 'what a phone plays, over a mixer that is there: a breakout lead into a line pair',
+    from: ['phone-ctia'],
+    through: 'mixer-fx-usb',
+    to: [['recorder-line']],
+    answers: [has('lead-breakout-jacks')],
+  },
+  {
+    name: 'a stereo keyboard into a camera: the pair lead and a pad',
+    from: ['keyboard'],
+    to: [['camera-trs']],
+    wishes: { channels: 'stereo' },
+    answers: [has('lead-line-pair-stereo|lead-breakout-jacks', 'pad-jack-40')],
+  },
+  {
+    name: 'a tip-only receiver into a live stream by the headset jack: the patch cable, the jack is mono',
+    from: ['receiver-tip-only'],
+    to: [['phone-ctia', 'live-stream']],
+    answers: [only('patch-trs-trrs')],
+  },
+  {
+    name: 'two packs, a track each, on a USB-C phone: the receiver that plugs in',
+    from: ['pack-clip-on', 'pack-clip-on'],
+    to: [['phone-usb-c', 'recorder-app']],
+    wishes: { channels: 'apart' },
+    answers: [only('receiver-two-channel-usb')],
+  },
+];
