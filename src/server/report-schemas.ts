@@ -268,7 +268,10 @@ const TakeReport = object({
   clicks: listOf(number),
   thumps: listOf(number),
   roomSeconds: nullable('number'),
+  rumbleDbfs: nullable('number'),
   noiseRiseDb: nullable('number'),
+  gainStep: orNull(object({ atSeconds: number, db: number })),
+  firstRateHz: nullable('number'),
   mended: listOf({ enum: ['length', 'cut-short'] }),
   findings: listOf(
     object({

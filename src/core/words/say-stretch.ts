@@ -17,6 +17,8 @@ const how: Readonly<Record<StretchState, (reading: StretchReading) => string>> =
   stayed: () => 'The noise in the pauses stayed as it was',
   rose: ({ value = 0 }) =>
     `The silence is ${value.toFixed(0)} dB louder than the first: an automatic gain, or something was turned on`,
+  stirs: ({ value = 0 }) =>
+    `Something stirs in the silence, up to ${db(value)}: cloth on the microphone, a hand on the lead, a chair; listen to it`,
   still: ({ level }) => `Noise at ${db(level.meanDbfs)}`,
   holes: ({ value = 0 }) => `${value} ${value === 1 ? 'hole' : 'holes'}: the link drops out on the way`,
   held: ({ level }) => `No hole; ${db(level.meanDbfs)}`,
@@ -39,5 +41,5 @@ export const sayHeld = ({ predicted, peak, agrees }: HeldStretch): string =>
   `${agrees ? 'Predicted' : 'Not as the rig predicts'}: ${PREDICTED[predicted]}${peak === undefined ? '' : `, peaks ${db(peak)}`}`;
 
 /** What went as it should not. */
-const AMISS: readonly StretchState[] = ['missing', 'elsewhere', 'no-tap', 'holes', 'rose'];
+const AMISS: readonly StretchState[] = ['missing', 'elsewhere', 'no-tap', 'holes', 'rose', 'stirs'];
 export const isAmiss = ({ state }: StretchReading): boolean => AMISS.includes(state);

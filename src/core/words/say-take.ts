@@ -88,6 +88,11 @@ const WORDS: Readonly<Record<TakeCode, TakeWords>> = {
     says: ([count = 0]) =>
       `${count === 1 ? 'One burst' : `${count} bursts`} under the voice: handling, a stand that is kicked, wind.`,
   },
+  'take-rumbles': {
+    title: 'Rumble',
+    says: ([level = 0, under = 0]) =>
+      `Under 50 Hz stand ${dbfs(level)} all the time, ${under > 0.5 ? `${under.toFixed(0)} dB under` : 'as loud as'} what else sounds: wind, footfall, traffic, or a low instrument. A wind shield, a shock mount or a low cut before the recorder.`,
+  },
   'take-narrow': {
     title: 'A narrow band',
     says: ([high = 0, low = 0]) =>
@@ -102,6 +107,11 @@ const WORDS: Readonly<Record<TakeCode, TakeWords>> = {
     title: 'The level follows by itself',
     says: ([rise = 0]) =>
       `The noise rises by ${rise.toFixed(0)} dB within a pause: an automatic gain is at work.`,
+  },
+  'take-gain-moves': {
+    title: 'The gain moves',
+    says: ([db = 0], { atSeconds: [at = 0] = [] }) =>
+      `About ${at.toFixed(0)} s in, voice and noise ${db < 0 ? 'fall' : 'rise'} together by ${Math.abs(db).toFixed(0)} dB: a knob was turned, or an automatic gain is at work.`,
   },
   'take-offset': {
     title: 'An offset',

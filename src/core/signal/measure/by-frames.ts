@@ -6,7 +6,7 @@ import { powerSpectrum } from './power-spectrum';
 import { quietest } from './quietest';
 import { sideDelay, type SideDelay } from './sides';
 import type { Piece, TakeShape } from './shape';
-import { thumpFinder } from './thumps';
+import { thumpFinder, type BelowVoice } from './thumps';
 
 /** Mean squares by bin of a channel, while it sounds and in its pauses. */
 export interface Spectrum {
@@ -21,7 +21,7 @@ export interface ChannelFrames {
   /** In its quietest frames, and the mean square of those. */
   readonly hum: Hum | null;
   readonly quiet: number;
-  readonly thumps: readonly number[];
+  readonly below: BelowVoice;
 }
 
 /** What is read of a take in frames, by their spectra: plain data, that may come from another thread. */
@@ -32,7 +32,7 @@ export interface FrameMeasures {
 }
 
 /** Frames: of the whole band; of the mains’ family, brought down to about 2.7 kHz. How many of the quietest are kept of each. */
-const [WHOLE, MAINS, KEPT] = [4096, 2048, 24];
+const [WHOLE, MAINS, KEPT] = [4096, 1024, 24];
 /** Every frame of the first is transformed for the mean spectrum, then each so many: a mean needs no more. */
 const [ALL_OF_THE_FIRST, THEN_EACH] = [64, 16];
 /** A line of the mains is there in most of the quietest frames; a voice is not. */
@@ -90,9 +90,9 @@ function lower(sampleRate: number) {
       return middle;
     },
     finish: () => ({
-      hum: humOf(quiet.spectrum(STEADY)?.map(level), rate / MAINS),
+      hum: humOf(quiet.spectrum(STEADY)?.map(level), rate / MAINS, quiet.areFew()),
       quiet: quiet.level(STEADY),
-      thumps: thumps.finish(),
+      below: thumps.finish(),
     }),
   };
 }

@@ -13,8 +13,8 @@ export interface Hum {
 
 /** A line stands out so far over what lies beside it, dB; so many make a family, one of them the first or second. Our own. */
 const [OVER, FAMILY] = [9, 2];
-/** A single line must stand out further. */
-const OVER_ALONE = 18;
+/** A single line must stand out further, and one in few frames, whose noise is uneven, by so much more. */
+const [OVER_ALONE, MORE_IN_FEW] = [18, 6];
 const HIGHEST = 1000;
 /** Nothing under this is called hum, dBFS. Our own. */
 const LEAST = -96;
@@ -54,26 +54,31 @@ function linesOf(powers: Float32Array, step: number, fundamental: number): Line[
 }
 
 /**
- * Mains hum in a spectrum of the pauses. The family whose lines stand out most; the other’s common multiples (300 Hz, 600 Hz) prove nothing.
+ * Mains hum in a spectrum of the pauses, `areFew` where it comes of few frames. The family whose lines stand out most; the other’s common multiples (300 Hz, 600 Hz) prove nothing.
  */
-export function humOf(powers: Float32Array | undefined, step: number): Hum | null {
+export function humOf(powers: Float32Array | undefined, step: number, areFew = false): Hum | null {
   if (!powers) return null;
+  const more = areFew ? MORE_IN_FEW : 0;
   const families = ([50, 60] as const).map((fundamental) => {
     const lines = linesOf(powers, step, fundamental);
-    const out = lines.filter(({ over, hertz }) => over >= OVER && hertz % 300 !== 0);
-    const low = out.filter(({ harmonic }) => harmonic <= 2);
-    const is = low.length > 0 && (out.length >= FAMILY || low.some(({ over }) => over >= OVER_ALONE));
-    return { fundamental, is, lines: out, power: out.reduce((sum, line) => sum + line.power, 0) };
+    const out = lines.filter(({ over }) => over >= OVER + more);
+    const own = out.filter(({ hertz }) => hertz % 300 !== 0);
+    const low = own.filter(({ harmonic }) => harmonic <= 2);
+    const is = low.length > 0 && (own.length >= FAMILY || low.some(({ over }) => over >= OVER_ALONE + more));
+    const power = own.reduce((sum, line) => sum + line.power, 0);
+    return { fundamental, is, lines: out, power };
   });
   const [best] = families.filter(({ is }) => is).sort((a, b) => b.power - a.power);
   if (!best) return null;
-  const levelDbfs = powerToDb(best.power);
+  // Once the family is known, the common multiples are its own as well.
+  const whole = best.lines.reduce((sum, line) => sum + line.power, 0);
+  const levelDbfs = powerToDb(whole);
   if (levelDbfs < LEAST) return null;
   const low = best.lines.filter(({ harmonic }) => harmonic <= 3).reduce((sum, line) => sum + line.power, 0);
   return {
     fundamentalHz: best.fundamental,
     levelDbfs,
-    kind: low >= best.power / 2 ? 'hum' : 'buzz',
+    kind: low >= whole / 2 ? 'hum' : 'buzz',
     lines: best.lines.map(({ hertz, power }) => ({ hertz, levelDbfs: powerToDb(power) })),
   };
 }

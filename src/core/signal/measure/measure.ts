@@ -6,11 +6,13 @@ import { byHops, type HopMeasures } from './by-hops';
 import type { Clipping } from './clipping';
 import type { Echo } from './echo';
 import { gapsOf, type Dropout } from './gaps';
+import { gainStepOf, type GainStep } from './gain-step';
 import type { Hum } from './hum';
 import { imageOf, type Image } from './image';
 import type { ChannelLevel, Envelope } from './levels';
 import type { Loudness } from './loudness';
 import { pausesOf, windowPowers, type Pauses } from './pauses';
+import { SPOKEN_IN } from './quietest';
 import { recut } from './recut';
 import { roomOf } from './room';
 import type { SideDelay } from './sides';
@@ -38,18 +40,19 @@ export interface Measures {
   readonly dropouts: readonly Dropout[];
   readonly clicks: readonly number[];
   readonly thumps: readonly number[];
+  /** What stands under 50 Hz all the time, at the median of twentieths of a second. */
+  readonly rumbleDbfs: number;
   /** In which the room dies away by 60 dB, as far as the take tells. */
   readonly roomSeconds: number | null;
   /** Rise of the noise within pauses, dB. */
   readonly riseDb: number | null;
+  /** The largest lasting change of gain. */
+  readonly gainStep: GainStep | null;
   /** Mean squares of tenths of a second, of each channel. */
   readonly windows: readonly Float32Array[];
   readonly outline: Envelope['outline'];
   readonly spectrum: Spectrum;
 }
-
-/** Frames that hold so many times the power of the pauses have speech in them. Our own. */
-const SPOKEN_IN = 10;
 
 /** The loudest hum of all channels. Where no pause lasts for a frame, a voice stands in them all, and nothing is said. */
 function loudestHum({ channels }: FrameMeasures, pauses: readonly Pauses[]): Measures['hum'] {
@@ -86,6 +89,7 @@ export function together(shape: TakeShape, hops: HopMeasures, frames: FrameMeasu
   const hopMs = (envelope.hop / sampleRate) * 1000;
   const dropouts = gapsOf({ powers, rough, active: 10 ** (activeDbfs / 10) }, hopMs);
   const image = imageOf(envelope);
+  const hum = loudestHum(frames, pauses);
   return {
     sampleRate,
     channels,
@@ -95,18 +99,25 @@ export function together(shape: TakeShape, hops: HopMeasures, frames: FrameMeasu
     levels: levels.channels,
     pauses,
     clipping: hops.clipping,
-    hum: loudestHum(frames, pauses),
-    whine: whineOf(spectrum.quiet, spectrum.stepHz),
-    band: bandOf(spectrum.active, spectrum.quiet, spectrum.stepHz),
+    hum,
+    whine: whineOf(spectrum.quiet, spectrum.stepHz, hum),
+    // Where no pause stands out, the quietest frames are no floor.
+    band: bandOf(
+      spectrum.active,
+      pauses[main]?.floorDbfs === undefined ? undefined : spectrum.quiet,
+      spectrum.stepHz,
+    ),
     firstRate: firstRateOf(spectrum.quiet ?? spectrum.active, spectrum.stepHz),
     image,
     sideDelay: image.correlation === null ? null : frames.sideDelay,
     echo: frames.echo,
     dropouts,
     clicks: jumps.seconds.filter((at) => !dropouts.some((hole) => besides(hole, at))),
-    thumps: frames.channels[main]?.thumps ?? [],
+    thumps: frames.channels[main]?.below.thumps ?? [],
+    rumbleDbfs: frames.channels[main]?.below.rumbleDbfs ?? -Infinity,
     roomSeconds: roomOf(powers, hopMs, activeDbfs, pauses[main]?.floorDbfs),
     riseDb: riseInPauses(windows[main] ?? new Float32Array()),
+    gainStep: gainStepOf(windows[main] ?? new Float32Array()),
     windows,
     outline: envelope.outline,
     spectrum,

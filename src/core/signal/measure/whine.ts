@@ -1,4 +1,5 @@
 import { powerToDb, quantile } from './decibels';
+import type { Hum } from './hum';
 
 /** A steady tone in the pauses, above the mains family. */
 export interface Whine {
@@ -6,13 +7,29 @@ export interface Whine {
   readonly levelDbfs: number;
 }
 
-const [LOWEST, HIGHEST_SHARE] = [1000, 0.45];
+/** USB’s own whine stands at 1 kHz, where its frames come. */
+const [LOWEST, HIGHEST_SHARE] = [900, 0.45];
 /** How far a line stands out over its surroundings, dB, and the least that is told, dBFS. Our own. */
 const [OVER, LEAST] = [18, -90];
 const BESIDE = 24;
 
-/** The strongest of such lines in a spectrum of the pauses, `step` hertz a bin. */
-export function whineOf(powers: Float32Array | undefined, step: number): Whine | null {
+/** A buzz that is followed up to here goes on above, its lines no louder than the last one that was seen by so much, dB. Our own. */
+const [BUZZ_REACHES, BUZZ_RISES] = [700, 3];
+
+/** Whether a line is only where a buzz goes on. */
+function isOfBuzz({ hertz, levelDbfs }: Whine, step: number, hum: Hum | null): boolean {
+  const last = hum?.lines.at(-1);
+  if (!hum || !last || last.hertz < BUZZ_REACHES || levelDbfs > last.levelDbfs + BUZZ_RISES) return false;
+  const beside = Math.abs(hertz / hum.fundamentalHz - Math.round(hertz / hum.fundamentalHz));
+  return beside * hum.fundamentalHz <= step;
+}
+
+/** The strongest of such lines in a spectrum of the pauses, `step` hertz a bin, that no buzz explains. */
+export function whineOf(
+  powers: Float32Array | undefined,
+  step: number,
+  hum: Hum | null = null,
+): Whine | null {
   if (!powers) return null;
   const last = Math.floor(powers.length * 2 * HIGHEST_SHARE);
   let best: Whine | null = null;
@@ -26,8 +43,10 @@ export function whineOf(powers: Float32Array | undefined, step: number): Whine |
     );
     if (powerToDb(top / Math.max(around, 1e-20)) < OVER) continue;
     const levelDbfs = powerToDb(powers.subarray(bin - 2, bin + 3).reduce((a, b) => a + b, 0));
-    if (levelDbfs >= LEAST && levelDbfs > (best?.levelDbfs ?? -Infinity))
-      best = { hertz: bin * step, levelDbfs };
+    const line = { hertz: bin * step, levelDbfs };
+    if (levelDbfs < LEAST || levelDbfs <= (best?.levelDbfs ?? -Infinity) || isOfBuzz(line, step, hum))
+      continue;
+    best = line;
   }
   return best;
 }

@@ -27,9 +27,11 @@ export const TAKE_CODES = [
   'take-drops',
   'take-clicks',
   'take-thumps',
+  'take-rumbles',
   'take-narrow',
   'take-low-rate',
   'take-pumps',
+  'take-gain-moves',
   'take-offset',
 ] as const;
 export type TakeCode = (typeof TAKE_CODES)[number];

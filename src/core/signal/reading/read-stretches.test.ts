@@ -111,6 +111,15 @@ describe('the stretches of a guided take', () => {
     expect(states([take])[3]).toBe('rose');
   });
 
+  it('cloth that rubs in the silence is heard, hiss that stays is not', () => {
+    const rub = noise(0.4 * RATE, random(8)).map((v) => v * db(-42));
+    const rubbed = silence(3);
+    for (const at of [0.7, 1.9]) rubbed.set(rub, at * RATE);
+    const rest = [spoken, tapped(3, -4, 7), silence(2)];
+    expect(states([laid([rubbed, ...rest])])[0]).toBe('stirs');
+    expect(states([laid([silence(3), ...rest], -50)])[0]).toBe('still');
+  });
+
   it('taps are no thumps, clicks or clipping of the rig', () => {
     const take = laid([silence(3), spoken, tapped(3, 3, 6), silence(2)]).map((v) =>
       Math.max(-1, Math.min(1, v)),

@@ -17,7 +17,7 @@ export interface AskedStretch extends Stretch {
 
 /**
  * How it went. `tapped`: the tapped microphone is the one recorded; `elsewhere`: its taps come faint, by way of another; `fell`, `rose`: the
- * pauses beside the first silence.
+ * pauses beside the first silence; `stirs`: a silence in which something is heard.
  */
 export type StretchState =
   | 'came'
@@ -29,6 +29,7 @@ export type StretchState =
   | 'stayed'
   | 'rose'
   | 'still'
+  | 'stirs'
   | 'holes'
   | 'held';
 
@@ -49,6 +50,9 @@ const TAP_UNDER_VOICE = 6;
 const TAP_ALONE = -24;
 /** Noise that falls or rises by so much is told, dB. Our own. */
 const CHANGES = 6;
+
+/** What stirs stands so far over the quietest of its silence, dB, and is heard from here, dBFS. Our own. */
+const [STIRS, STIRS_FROM] = [15, -65];
 
 /** How many taps there are in a stretch, and the loudest, dBFS. */
 function tapsIn(measures: Measures, stretch: Stretch): { readonly count: number; readonly peak: number } {
@@ -75,6 +79,12 @@ function readTap(
   return { state: peak >= wanted ? 'tapped' : 'elsewhere', value: count };
 }
 
+/** Cloth, a chair, a hand on the lead: whatever is heard where nothing should be. */
+const stirring = ({ mostDbfs, quietDbfs }: StretchLevel): Omit<StretchReading, 'level'> =>
+  mostDbfs - quietDbfs >= STIRS && mostDbfs >= STIRS_FROM
+    ? { state: 'stirs', value: mostDbfs }
+    : { state: 'still' };
+
 /** A take without what was asked for in it: taps are no thumps or clicks of the rig’s, and where they alone clip, nothing else does. Peaks count as they are. */
 export function withoutTaps(measures: Measures, stretches: readonly AskedStretch[]): Measures {
   const taps = stretches.filter(({ is }) => is === 'tap');
@@ -92,7 +102,7 @@ export function withoutTaps(measures: Measures, stretches: readonly AskedStretch
 /** How every stretch of a guided take went. */
 export function readStretches(measures: Measures, stretches: readonly AskedStretch[]): StretchReading[] {
   const silence = stretches.find(({ is }) => is === 'silence');
-  const quiet = silence && levelIn(measures, silence).meanDbfs;
+  const quiet = silence && levelIn(measures, silence).quietDbfs;
   const floor =
     quiet ?? Math.max(-Infinity, ...measures.pauses.map(({ floorDbfs }) => floorDbfs ?? -Infinity));
   return stretches.map((stretch): StretchReading => {
@@ -102,9 +112,9 @@ export function readStretches(measures: Measures, stretches: readonly AskedStret
       case 'tap':
         return { level, ...readTap(measures, stretch, stretches) };
       case 'silence':
-        return stretch !== silence && level.meanDbfs - floor >= CHANGES
-          ? { level, state: 'rose', value: level.meanDbfs - floor }
-          : { level, state: 'still' };
+        return stretch !== silence && level.quietDbfs - floor >= CHANGES
+          ? { level, state: 'rose', value: level.quietDbfs - floor }
+          : { level, ...stirring(level) };
       case 'pull':
         return -change >= CHANGES ? { level, state: 'fell', value: -change } : { level, state: 'stayed' };
       case 'walk': {

@@ -23,6 +23,10 @@ const NARROW = 7200;
 const ROOM = 600;
 /** A rise of the noise within pauses, dB. */
 const RISE = 6;
+/** A lasting change of gain, dB. */
+const MOVES = 6;
+/** What lies under 50 Hz is told from here, dBFS, and so far under speech; from so far under speech it is what sounds, dB. */
+const [RUMBLES, BESIDE_SPEECH, ABOVE_ALL] = [-50, 15, 6];
 /** An offset as a share of full scale: −40 dBFS. */
 const OFFSET = 0.01;
 /** One click may be a lip. */
@@ -254,6 +258,35 @@ const pumps: Reader = ({ riseDb }) =>
       }
     : undefined;
 
+const gainMoves: Reader = ({ gainStep }) =>
+  gainStep && Math.abs(gainStep.db) >= MOVES
+    ? {
+        code: 'take-gain-moves',
+        severity: 'spoils',
+        values: [{ name: 'speech and noise move by', value: gainStep.db, unit: 'dB' }],
+        limit: { value: MOVES, unit: 'dB', is: 'at most' },
+        origin: ours('6 dB that speech and its pauses share: a talker moves the voice alone'),
+        atSeconds: [gainStep.atSeconds],
+      }
+    : undefined;
+
+/** Mains of 50 or 60 Hz that is told as hum is no rumble. */
+const rumbles: Reader = ({ rumbleDbfs, hum }, speech) => {
+  const humming = hum?.lines.find(({ hertz }) => hertz === hum.fundamentalHz)?.levelDbfs ?? -Infinity;
+  if (rumbleDbfs < RUMBLES || rumbleDbfs < speech - BESIDE_SPEECH || humming > rumbleDbfs - ABOVE_ALL)
+    return undefined;
+  return {
+    code: 'take-rumbles',
+    severity: rumbleDbfs > speech - ABOVE_ALL ? 'spoils' : 'note',
+    values: [
+      { name: 'under 50 Hz', value: rumbleDbfs, unit: 'dBFS' },
+      { name: 'under speech', value: speech - rumbleDbfs, unit: 'dB' },
+    ],
+    limit: { value: Math.max(RUMBLES, speech - BESIDE_SPEECH), unit: 'dBFS', is: 'at most' },
+    origin: ours('15 dB under speech, and −50 dBFS'),
+  };
+};
+
 const offset: Reader = ({ levels, clipping }) => {
   // A voice cut off unevenly has a mean that is no offset.
   const most = levels.map((l) => l.dcOffset).sort((a, b) => Math.abs(b) - Math.abs(a))[0] ?? 0;
@@ -292,6 +325,8 @@ const READERS: readonly Reader[] = [
   drops,
   clicks,
   sidesApart,
+  gainMoves,
+  rumbles,
   narrow,
   lowRate,
   thumps,
