@@ -40,3 +40,27 @@ it.each([1, 2, 3, 4, 5, 6, 7, 8])(
     expect(measure.finish().truePeakDbtp[0]).toBeCloseTo(slow(x), 6);
   },
 );
+
+/*
+ * After cases 20 to 23 of EBU Tech 3341, from memory: a tone of a sixth of the rate that rises to full scale for a moment, made at four times the
+ * rate and cut down with an offset of none to three samples, so that its peak lies on a sample or between two. Tolerance +0.2, −0.4 dB.
+ */
+it.each([0, 1, 2, 3])('a peak that lies %i quarters of a sample beside one is found', (offset) => {
+  const fine = 192_000;
+  const middle = fine / 2;
+  // Half full scale, and a rise of three milliseconds round the middle: nothing of it lies beyond half the lower rate.
+  const made = Float32Array.from({ length: fine }, (_, i) => {
+    const beside = Math.min(1, Math.abs(i - middle) / (0.003 * fine));
+    const size = 0.5 + 0.5 * (0.5 + 0.5 * Math.cos(Math.PI * beside));
+    return size * Math.cos((2 * Math.PI * 8000 * (i - middle)) / fine);
+  });
+  const x = Float32Array.from({ length: fine / 4 }, (_, n) => made[4 * n + offset] as number);
+  const measure = measuring({ sampleRate: 48_000, channels: 1 });
+  measure.push([x]);
+  const [peak = 0] = measure.finish().truePeakDbtp;
+  expect(peak).toBeLessThanOrEqual(0.2);
+  expect(peak).toBeGreaterThanOrEqual(-0.4);
+  // On a sample or not, and by how much: the sample peak alone would miss the half way by a decibel.
+  const samples = 20 * Math.log10(x.reduce((most, v) => Math.max(most, Math.abs(v)), 0));
+  expect(samples).toBeCloseTo([0, -0.3, -1.25, -0.3][offset] as number, 1);
+});
