@@ -14,8 +14,8 @@ const [STRETCH, STEP] = [40, 10];
 const [QUIET, LOUD, SPEAKS] = [0.08, 0.9, 12];
 /** Speech and pauses move by the same, within so much, dB; a talker moves one alone. Our own. */
 const ALIKE = 5;
-/** So many stretches on either side, that the change lasts. */
-const FEWEST = 2;
+/** So many stretches on either side are compared, at the least and at the most: that the change lasts, and not over an hour’s talk. */
+const [FEWEST, MOST] = [2, 12];
 
 interface Stretch {
   readonly from: number;
@@ -44,7 +44,7 @@ export function gainStepOf(windows: Float32Array): GainStep | null {
   const all = stretchesOf(windows);
   let best: GainStep | null = null;
   for (let at = FEWEST; at + FEWEST <= all.length; at += 1) {
-    const [before, after] = [all.slice(0, at), all.slice(at)];
+    const [before, after] = [all.slice(Math.max(0, at - MOST), at), all.slice(at, at + MOST)];
     const move = (key: 'floor' | 'speech') =>
       median(after.map((one) => one[key])) - median(before.map((one) => one[key]));
     const [floor, speech] = [move('floor'), move('speech')];
