@@ -214,7 +214,7 @@ describe('symplex power', () => {
 
   it('and in words', () => {
     const { stdout } = symplex('power', 'demo/rigs/sail-loft-talk.json');
-    expect(stdout).toContain('✗ It does not start: the interface is offered too little.');
+    expect(stdout).toContain('✗ It does not start: the interface is given too little power, or none.');
     expect(stdout).toMatch(/hub\.one → interface\.usb +refused of 100 mA/);
   });
 });

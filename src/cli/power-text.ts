@@ -15,8 +15,12 @@ function feedLine({ from, to, takesMilliamps, givesMilliamps, refused, volts }: 
 type Battery = PowerReport['power']['batteries'][number];
 
 function batteryLine({ part, emptyMinutes: { typical, least, most } }: Battery): string {
-  const say = (minutes: number | null) => (minutes === null ? 'not in two days' : sayMinutes(minutes));
-  return `  ${part.padEnd(36)}empty after ${say(typical)} (${say(least)} to ${say(most)})`;
+  const say = (minutes: number | null) => (minutes === null ? 'two days and more' : sayMinutes(minutes));
+  const when =
+    typical === null && least === null
+      ? 'not empty within two days'
+      : `empty after ${say(typical)} (${say(least)} to ${say(most)})`;
+  return `  ${part.padEnd(36)}${when}`;
 }
 
 const db = (value: number | null): string => (value === null ? '–' : value.toFixed(1));

@@ -10,6 +10,7 @@ export const capsuleUnpowered = check({
   severity: ['blocks'],
   origin: PHANTOM,
   limit: 'Supply at the microphone at least its minimum, which is a figure of the part (typical).',
+  asks: 'start',
   cures: ['feed', 'plug', 'link'],
   find: (facts) =>
     underfed(facts)

@@ -53,7 +53,8 @@ function say(facts: Facts, { hum, voice, source, recorder }: Beside, which: 'typ
   const whines = hum.whine[which] > hum.hum[which];
   const level = whines ? hum.whine : hum.hum;
   const [first] = hum.shares.filter(({ why }) => (why === 'charging' || why === 'switching') === whines);
-  const [one, other] = between(facts, first?.where);
+  // A current that charges comes back by the sound lead of whatever it comes from, on the mains or not.
+  const [one, other] = first?.why === 'charging' ? [first.where] : between(facts, first?.where);
   return {
     where: { part: one ?? recorder },
     ...(other !== undefined && { other }),

@@ -27,6 +27,8 @@ export const partUnpowered = check({
     'The source, or a part on its way, has no power: flat battery, switched off, no charger or no phantom.',
   severity: ['blocks'],
   origin: OWN_POWER,
+  aspect: 'power',
+  asks: 'start',
   limit: 'What feeds the part; least supply typical, P48 after IEC 61938.',
   cures: ['named', 'feed', 'supply', 'plug', 'link'],
   assume: ({ other }) => (other === undefined ? undefined : { kind: 'fed', parts: [other] }),

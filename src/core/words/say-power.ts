@@ -24,14 +24,15 @@ const answering = ({ findings }: Pick<Outcome, 'findings'>, asks: PowerQuestion)
 
 /** What is found of the supply, and so of whether it starts at all. */
 function starts(rig: Rig, view: PowerView, outcome: Outcome): PowerAnswer {
-  const about = answering(outcome, 'start').filter(({ severity }) => severity !== 'note');
+  // What is dark because another thing is, is told with that.
+  const about = answering(outcome, 'start').filter(
+    ({ severity, because }) => severity !== 'note' && because === undefined,
+  );
   const refused = about.filter(({ severity }) => severity === 'blocks');
   if (refused.length > 0) {
-    const who = names(
-      rig,
-      refused.flatMap(({ other }) => other ?? []),
-    );
-    return { asks: 'start', is: 'ill', says: [`It does not start: ${who} is offered too little.`] };
+    const dark = [...new Set(refused.flatMap(({ other, source }) => other ?? source ?? []))];
+    const says = `It does not start: ${names(rig, dark)} ${dark.length === 1 ? 'is' : 'are'} given too little power, or none.`;
+    return { asks: 'start', is: 'ill', says: [says] };
   }
   const doubtful = about.flatMap(({ other, where }) => where.part ?? other ?? []);
   if (doubtful.length > 0)
@@ -98,7 +99,7 @@ function humming(rig: Rig, view: PowerView, outcome: Outcome): PowerAnswer {
       is: found ? 'ill' : 'uncertain',
       says: [
         found ? `It ${level.name}s: ` : `It may ${level.name}: `,
-        `${who} close a loop through the grounds. `,
+        `${who} ${one.other === undefined ? 'closes' : 'close'} a loop through the grounds. `,
         figure(formatDb(level.value, 'dBFS')),
         `, typical, ${formatDb(least.value, 'dBFS')} to ${formatDb(most.value, 'dBFS')}; the voice is at `,
         figure(formatDb(voice.value, 'dBFS')),

@@ -40,7 +40,7 @@ export function sayWhyNone(finding: Finding, { fixes, cut, tried, cures }: Fixes
   if (fixes.length > 0 || finding.because !== undefined) return undefined;
   if (cut) return 'The search for fixes was ended before it had found one.';
   if (cures.length === 0) return 'No change of the rig cures it: say what is to be recorded, and where.';
-  if (tried === 0) return 'Nothing in the catalogue goes there.';
   const kinds = list(cures.map((cure) => CURE[cure]));
+  if (tried === 0) return `Nothing in the catalogue goes there: ${kinds} would have been tried.`;
   return `No single change cures it without something as bad: ${tried} ${tried === 1 ? 'was' : 'were'} tried (${kinds}).`;
 }

@@ -143,7 +143,7 @@ function charging(facts: Facts, groundOf: (placed: string) => NodeKey | undefine
     found.sources.push({
       id,
       why: 'charging',
-      where: to.part,
+      where: from.part,
       drive: OF_THE_CHARGE,
       scale: (takes / 1000) * CURRENT_OHMS,
     });

@@ -19,6 +19,7 @@ import {
   turns,
   type KnobTrial,
 } from './at-hand';
+import { unplugged } from './charged';
 import { additions, bypasses, inserts, swaps, swapsFor } from './with-parts';
 
 /** Placed parts that a fix may touch: the chain from source to recorder, which ladder() puts at depth 0. */
@@ -32,6 +33,13 @@ function concerned(rig: Rig, finding: Finding, chain: readonly LaidPart[]): Laid
   const joint = rig.joints.find((j) => j.id === finding.where.joint);
   const named = [finding.where.part, finding.other, finding.recorder, joint?.plug.part, joint?.jack.part];
   const ids = new Set([...chain.map((laid) => laid.placed.id), ...named]);
+  return laidParts(rig).filter((laid) => ids.has(laid.placed.id));
+}
+
+/** The chain, and what meets at the finding's own joint, though it be beside the chain: a lead to a loudspeaker, an adapter for headphones. */
+function linksFor(rig: Rig, finding: Finding, chain: readonly LaidPart[]): LaidPart[] {
+  const joint = rig.joints.find((j) => j.id === finding.where.joint);
+  const ids = new Set([...chain.map((laid) => laid.placed.id), joint?.plug.part, joint?.jack.part]);
   return laidParts(rig).filter((laid) => ids.has(laid.placed.id));
 }
 
@@ -121,6 +129,7 @@ export function candidatesFor(facts: Facts, finding: Finding): Candidates {
   const bears = bearsOn(facts, finding);
   const may = (...kinds: readonly Cure[]) => kinds.some((kind) => cures.includes(kind));
   const chain = chainOf(rig);
+  const links = linksFor(rig, finding, chain);
   const pool = concerned(rig, finding, chain);
   const powered = withPowered(rig, pool);
   const feeds = ({ part }: LaidPart) => {
@@ -144,6 +153,7 @@ export function candidatesFor(facts: Facts, finding: Finding): Candidates {
       ...(may('plug') ? [...chain.flatMap(turns), ...pool.flatMap((laid) => moves(rig, laid))] : []),
       ...(may('plug') ? chain.flatMap((laid) => replug(rig, laid)) : []),
       ...(may('less') ? pool.flatMap(removals) : []),
+      ...(may('feeder') ? unplugged(facts) : []),
     ]),
     parts: [
       ...(may('supply') ? powered.flatMap((laid) => additions(rig, laid, isSupply)) : []),
@@ -153,8 +163,8 @@ export function candidatesFor(facts: Facts, finding: Finding): Candidates {
       ...(may('headphones') ? pool.flatMap((laid) => headphonesFor(rig, laid)) : []),
       ...(may('link')
         ? byDistance(rig, finding, [
-            ...chain.flatMap((laid) => swaps(rig, laid)),
-            ...inserts(rig, new Set(chain.map((laid) => laid.placed.id))),
+            ...links.flatMap((laid) => swaps(rig, laid)),
+            ...inserts(rig, new Set(links.map((laid) => laid.placed.id))),
             ...powered.flatMap((laid) => bypasses(rig, laid)),
           ])
         : []),

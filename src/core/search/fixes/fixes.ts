@@ -15,6 +15,7 @@ import { TARGET_PEAK } from '../settings/targets';
 import type { Drawer } from '../drawer';
 import type { KnobTrial } from './at-hand';
 import { candidatesFor } from './candidates';
+import { staysCharged } from './charged';
 import { costOfEdit } from './edit-cost';
 
 /** An edit that the pipeline has proved: the finding goes, and nothing as bad comes. */
@@ -79,8 +80,6 @@ const sameKind = (fix: Fix): string => `${fix.edit.kind} ${fix.part ?? JSON.stri
 /** Nothing is left to complain of. */
 const isPerfect = ({ outcome }: Fix): boolean => outcome.verdict === 'clean' && spoilt(outcome) === 0;
 
-const tried = (rig: Rig): Outcome => bareOutcomeFrom(allFacts(rig));
-
 /** Tries edits on one rig for one finding; each at most once, and none once the time is over. */
 class Trial {
   private readonly before: Outcome;
@@ -90,7 +89,7 @@ class Trial {
   count = 0;
   constructor(
     private readonly rig: Rig,
-    facts: readonly [Facts, ...Facts[]],
+    private readonly facts: readonly [Facts, ...Facts[]],
     private readonly finding: Finding,
     private readonly drawer: Drawer,
     private readonly endsOnly: boolean,
@@ -104,7 +103,9 @@ class Trial {
     this.late ||= this.spent();
     if (this.late) return undefined;
     this.count += 1;
-    return tried(applyEdit(this.rig, edit));
+    const facts = allFacts(applyEdit(this.rig, edit));
+    if (edit.kind === 'insert' && !staysCharged(this.facts[0], facts[0])) return undefined;
+    return bareOutcomeFrom(facts);
   }
 
   readonly prove = (edit: RigEdit): Fix[] => {

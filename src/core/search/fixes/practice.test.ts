@@ -164,6 +164,58 @@ const CASES: readonly (readonly [fault: string, does: string, sketch: RigSketch]
       apps: { tablet: 'recorder-app' },
     },
   ],
+  [
+    'a computer that plays and charges the phone at once: its lead out, and the phone goes on charging from nothing that was conjured',
+    'Pull USB lead, A to C out of the USB-A port of laptop',
+    {
+      parts: {
+        computer: 'laptop-combo',
+        lead: 'lead-breakout-jacks',
+        mixer: 'mixer-monitor-fx',
+        pad: 'lead-line-headset-pad',
+        dongle: 'dongle-usb-c-charge',
+        usb: 'lead-usb-a-c',
+        phone: 'phone-usb-c',
+      },
+      joints: [
+        'computer.jack lead.small',
+        'lead.left mixer.pair-1-left',
+        'lead.right mixer.pair-1-right',
+        'pad.big mixer.main-left',
+        'pad.trrs dongle.jack',
+        'dongle.plug phone.port',
+        'usb.a computer.usb-a',
+        'usb.b dongle.charge',
+      ],
+      settings: { computer: { fed: 'battery', asked: 'headphones' } },
+      apps: { phone: 'live-stream' },
+    },
+  ],
+  [
+    'a lead to the loudspeaker that does not go in, though it records nothing',
+    'Swap 6.35 mm TRS to XLR lead for 6.35 mm T',
+    {
+      parts: {
+        mic: 'condenser-xlr',
+        xlr: 'lead-xlr',
+        mixer: 'mixer-monitor-fx',
+        run: 'lead-jack-xlr',
+        speaker: 'loudspeaker-stage',
+        pad: 'lead-line-headset-pad',
+        phone: 'phone-ctia',
+      },
+      joints: [
+        'mic.out xlr.holes',
+        'xlr.pins mixer.mic-1',
+        'run.big mixer.monitor-left',
+        'run.pins speaker.in',
+        'pad.big mixer.main-left',
+        'pad.trrs phone.jack',
+      ],
+      settings: { mixer: { phantom: 'on', 'gain-1': 40 } },
+      apps: { phone: 'recorder-app' },
+    },
+  ],
 ];
 
 describe('the first fix of a single fault', () => {

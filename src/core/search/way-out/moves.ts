@@ -1,21 +1,10 @@
-import {
-  isPassiveLink,
-  isSupply,
-  isWornToListen,
-  supplySockets,
-  type Part,
-  type PartPort,
-} from '../../parts';
+import { isSupply, supplySockets, type Part } from '../../parts';
 import { checkOf } from '../../checks';
-import { mate } from '../../plugs';
 import {
-  endsOf,
   freshId,
   isFree,
-  jointsOf,
   laidParts,
   partIn,
-  portOf,
   type LaidPart,
   type PortRef,
   type Rig,
@@ -23,7 +12,9 @@ import {
 } from '../../rig';
 import type { Drawer } from '../drawer';
 import { candidatesFor } from '../fixes/candidates';
+import { fedOtherwise } from '../fixes/charged';
 import { costOfEdit, type EditCost } from '../fixes/edit-cost';
+import { relocations } from './relocations';
 import { additions, additionsAt, swapsFor } from '../fixes/with-parts';
 import { planReturns } from '../returns';
 import { gainEdits } from '../settings/gains';
@@ -135,45 +126,6 @@ const freeInputs = (rig: Rig, from: LaidPart, connector: string, gender: string)
     )
     .filter((ref) => isFree(rig, ref));
 
-/** What is worn to listen, in another headphone socket by way of an adapter. */
-function relocations(rig: Rig, drawer: Drawer): Move[] {
-  const taken = new Set(rig.parts.map(({ id }) => id));
-  const sockets = laidParts(rig).flatMap(({ placed, part }) =>
-    part.ports
-      .filter((port) => port.gender === 'jack' && port.direction !== 'in')
-      .map((port) => ({ part: placed.id, port }))
-      .filter(({ port }) => isFree(rig, { part: placed.id, port: port.id })),
-  );
-  const worn = laidParts(rig).filter(({ part }) => isWornToListen(part));
-  return worn.flatMap(({ placed }) =>
-    jointsOf(rig, placed.id).flatMap((joint) => {
-      const near = endsOf(joint, placed.id)?.near;
-      const plug = near && portOf(rig, near);
-      if (!near || !plug) return [];
-      return sockets.flatMap((at) =>
-        additionsAt(rig, at, isPassiveLink).flatMap((add): Move[] => {
-          const other = add.kind === 'add' && freeEnd(rig, add, plug);
-          if (!other || add.kind !== 'add') return [];
-          const end = { part: freshId(add.part, taken), port: other };
-          const edits: RigEdit[] = [
-            { kind: 'unplug', joint: joint.id },
-            add,
-            { kind: 'join', a: near, b: end },
-          ];
-          return [{ ...together(rig, edits, drawer), rewires: false }];
-        }),
-      );
-    }),
-  );
-}
-
-/** The end of an adapter, other than the one that is used, into which a plug goes. */
-const freeEnd = (
-  rig: Rig,
-  { part, port }: { readonly part: string; readonly port: string },
-  plug: PartPort,
-): string | undefined => partIn(rig, part)?.ports.find((one) => one.id !== port && mate(one, plug).fits)?.id;
-
 /** What the sources are, to be exchanged for their like only. */
 const hearsOf = (part: Part): string =>
   part.circuit
@@ -221,7 +173,10 @@ export function movesFor(state: Judged, drawer: Drawer): Move[] {
     ...(gains.length > 1 ? [together(rig, gains, drawer)] : []),
     ...(needsPower ? wiring.flatMap((edit) => withSupply(rig, edit, drawer)) : []),
     ...(cures.has('pair') ? pairs(rig, drawer) : []),
-    ...(cures.has('replug') ? relocations(rig, drawer) : []),
+    ...(cures.has('feeder') ? fedOtherwise(facts, rig).map((each) => together(rig, each, drawer)) : []),
+    ...(cures.has('replug')
+      ? relocations(rig).map((each) => ({ ...together(rig, each, drawer), rewires: false }))
+      : []),
   ];
   return [...new Map(moves.map((move) => [JSON.stringify(move.edits), move])).values()];
 }

@@ -85,3 +85,37 @@ describe('the order in which people work', () => {
     expect(out.under).toBeGreaterThan(0);
   });
 });
+
+// Common practice: guests are heard where the app plays, and a jack that is taken is split.
+it('whoever listens ahead of the phone gets a splitter at its jack, and plugs in there', () => {
+  const rig = layRig({
+    parts: {
+      mic: 'dynamic-xlr',
+      xlr: 'lead-xlr',
+      mixer: 'mixer-monitor-fx',
+      send: 'lead-line-headset-pad',
+      dongle: 'dongle-usb-c-headset',
+      phone: 'phone-usb-c',
+      small: 'adapter-jack-small',
+      ears: 'headphones-trs',
+    },
+    joints: [
+      'mic.out xlr.holes',
+      'xlr.pins mixer.mic-1',
+      'send.big mixer.main-left',
+      'send.trrs dongle.jack',
+      'dongle.plug phone.port',
+      'small.big mixer.phones',
+      'ears.plug small.small',
+    ],
+    settings: { mixer: { 'gain-1': 50 } },
+    distances: { mic: 0.1 },
+    apps: { phone: 'live-stream' },
+    recorder: 'phone',
+  });
+  expect(outcomeOf(rig).findings.map(({ code }) => code)).toEqual(['guests-not-heard']);
+  const { says, after } = followed(rig);
+  expect(says[0]).toContain('Put headset splitter, TRRS microphone socket between');
+  expect(says.at(-1)).toContain('Plug headphones, TRS plug and headset splitter');
+  expect(after.verdict).toBe('clean');
+});

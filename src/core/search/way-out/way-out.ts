@@ -2,6 +2,7 @@ import type { Outcome, Verdict } from '../../judge';
 import { applyEdit, type Rig, type RigEdit } from '../../rig';
 import type { Drawer } from '../drawer';
 import { Heap } from '../heap';
+import { staysCharged } from '../fixes/charged';
 import type { EditCost } from '../fixes/edit-cost';
 import { helps, isClean, isSettable, judged, mayStand, type Judged } from './judged';
 import { MOST_JUDGED, MOST_STEPS } from './limits';
@@ -52,9 +53,24 @@ interface Node {
   readonly state: Judged;
   readonly weight: number;
   readonly trail: readonly { readonly edit: RigEdit; readonly cost: EditCost }[];
-  /** Only what was brought in may be set now: by itself it has cured nothing yet. */
-  readonly waits: boolean;
+  /** Only these parts may be set now: what was brought in or moved, which by itself has cured nothing yet, and what it meets. */
+  readonly waitsFor?: ReadonlySet<string>;
+  /** What is to be cured: of a rig that waits, what was found before the wires were changed, so that what came by that is no trouble to be cured. */
+  readonly against: Judged;
 }
+
+/** Parts that a change of the wires brought in or joined anew. */
+function touched(before: Rig, after: Rig): ReadonlySet<string> {
+  const known = new Set([...before.parts, ...before.joints].map((one) => JSON.stringify(one)));
+  const isNew = (one: unknown) => !known.has(JSON.stringify(one));
+  return new Set([
+    ...after.parts.filter(isNew).map(({ id }) => id),
+    ...after.joints.filter(isNew).flatMap(({ plug, jack }) => [plug.part, jack.part]),
+  ]);
+}
+
+const isSetting = (edit: RigEdit, parts: ReadonlySet<string>): boolean =>
+  (edit.kind === 'set' || edit.kind === 'choose') && parts.has(edit.part);
 
 /** What is left to do: a rig whose moves are not listed yet, or a move that was not tried yet. `weight`: no way from here is lighter. */
 interface Open {
@@ -92,7 +108,8 @@ class Search {
   private list(from: Node): void {
     for (const move of movesFor(from.state, this.drawer)) {
       if (from.trail.length + move.edits.length > MOST_STEPS) continue;
-      if (from.waits && move.rewires) continue;
+      const { waitsFor } = from;
+      if (waitsFor && (move.rewires || !move.edits.every((edit) => isSetting(edit, waitsFor)))) continue;
       if (!move.costs.every(({ part }) => part === undefined || this.allowed(part))) continue;
       this.open.push({ from, move, weight: from.weight + move.weight });
     }
@@ -114,11 +131,14 @@ class Search {
       ...from.trail,
       ...move.edits.map((edit, index) => ({ edit, cost: move.costs[index] as EditCost })),
     ];
-    if (isClean(state)) return { state, weight, trail, waits: false };
+    if (move.edits.some(({ kind }) => kind === 'insert') && !staysCharged(from.state.facts, state.facts))
+      return undefined;
+    if (isClean(state)) return { state, weight, trail, against: state };
     if (!mayStand(from.state, state)) return undefined;
-    const waits = !helps(from.state, state);
+    const waits = !helps(from.against, state);
     if (waits && !(move.rewires && state.weighing.every(isSettable))) return undefined;
-    return { state, weight, trail, waits };
+    if (!waits) return { state, weight, trail, against: state };
+    return { state, weight, trail, against: from.against, waitsFor: touched(from.state.rig, rig) };
   }
 }
 
@@ -142,7 +162,7 @@ export function* wayOutSteps(
   allowed: Allowed = ANYTHING,
 ): Generator<WayProgress, WayOut> {
   const first = judged(rig);
-  const start: Node = { state: first, weight: 0, trail: [], waits: false };
+  const start: Node = { state: first, weight: 0, trail: [], against: first };
   const search = new Search(drawer, allowed);
   if (isClean(first)) return { way: wayFrom(rig, start), ended: 'clean', under: 0, judged: 1 };
   search.push(start);
