@@ -8,7 +8,7 @@ function wayLines({ wayOut, whyNot }: CheckReport): string[] {
     const buy = owned ? '' : ` To buy, about ${cost}.`;
     return `  ${index + 1}. ${says}.${buy}${last ? ' Not what you came with.' : ''}`;
   });
-  return ['', 'The way out:', ...steps];
+  return ['', 'The way out:', ...steps, ...(wayOut.notLightest === null ? [] : [wayOut.notLightest])];
 }
 
 /** The report as a person reads it in a terminal; `milliseconds`: the time that the search for fixes had. */

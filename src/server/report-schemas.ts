@@ -66,6 +66,7 @@ const WayOut = object({
   cost: number,
   weight: number,
   verdict,
+  notLightest: nullable('string'),
 });
 
 const noiseKind: Schema = { enum: ['source', 'stage', 'heat', 'converter'] };

@@ -28,7 +28,7 @@ const engine: EngineProtocol = {
   },
   soundParts: (parts) => parts.map((part) => checkPart(part).ok),
   fixes: (rig, finding, drawer) => searchFixes(rig, finding, drawer, spentAfter(FIXES_MS)),
-  wayOut: (rig, drawer) => wayOut(rig, drawer, spentAfter(FIXES_MS)),
+  wayOut: (rig, drawer, known) => wayOut(rig, drawer, { spent: spentAfter(FIXES_MS), known }),
   options: (rig, placed) => [...moveOptions(rig, placed), ...swapOptions(rig, placed)],
   outcomes: outcomesOf,
   levelWays,

@@ -37,7 +37,8 @@ export interface EngineProtocol {
   /** Proved fixes of a finding, best first. */
   fixes(rig: Rig, finding: Finding, drawer: Drawer): Fixes;
   /** The lightest steps after which the whole rig is clean. */
-  wayOut(rig: Rig, drawer: Drawer): WayOut;
+  /** `known`: single edits that may make it clean. */
+  wayOut(rig: Rig, drawer: Drawer, known: readonly RigEdit[]): WayOut;
   /** What may stand in the place of a part, and where else its leads may go. */
   options(rig: Rig, placed: string): Option[];
   /** Each edit with what the rig would then do. */

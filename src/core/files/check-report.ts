@@ -6,7 +6,7 @@ import { hearsReport } from './returns-report';
 import { wayReport, type WayOutReport } from './way-report';
 import { wayOut } from '../search/way-out';
 import { findingKey, type Finding, type Origin } from '../checks';
-import { searchFixes, type Drawer, type Fix, type Fixes } from '../search/fixes';
+import { cleaningEdits, searchFixes, type Drawer, type Fix, type Fixes } from '../search/fixes';
 import type { Arrival, Chain, Stage } from '../engine/flow';
 import { analyse, type Analysis, type NetReport, type Outcome, type Verdict } from '../judge';
 import type { Rig, RigEdit } from '../rig';
@@ -172,17 +172,17 @@ function findingReport(rig: Rig, all: readonly Finding[], finding: Finding, foun
   };
 }
 
-/** Each finding with its fixes; what the earlier ones leave of their share of the time falls to the later. */
-function withFixes(
+/** The fixes of each finding; what the earlier ones leave of their share of the time falls to the later. */
+function allFixes(
   rig: Rig,
   findings: readonly Finding[],
   drawer: Drawer,
   budget?: Budget & { readonly begun: number },
-): FindingReport[] {
+): Fixes[] {
   return findings.map((finding, index) => {
     const until = (budget?.begun ?? 0) + ((budget?.milliseconds ?? 0) * (index + 1)) / findings.length;
     const spent = budget && (() => budget.now() >= until);
-    return findingReport(rig, findings, finding, searchFixes(rig, finding, drawer, spent));
+    return searchFixes(rig, finding, drawer, spent);
   });
 }
 
@@ -190,10 +190,11 @@ function withFixes(
 export function checkReport(rig: Rig, drawer: Drawer = {}, budget?: Budget): CheckReport {
   const analysis = analyse(rig);
   const begun = budget?.now() ?? 0;
-  const findings = withFixes(rig, analysis.findings, drawer, budget && { ...budget, begun });
+  const fixes = allFixes(rig, analysis.findings, drawer, budget && { ...budget, begun });
   const later = budget?.now() ?? 0;
   const power = powerView(rig);
-  const out = wayOut(rig, drawer, budget && (() => budget.now() >= later + budget.milliseconds));
+  const spent = () => budget !== undefined && budget.now() >= later + budget.milliseconds;
+  const out = wayOut(rig, drawer, { spent, known: cleaningEdits(fixes) });
   return {
     rig: analysis.rig,
     verdict: analysis.verdict,
@@ -204,7 +205,9 @@ export function checkReport(rig: Rig, drawer: Drawer = {}, budget?: Budget): Che
     earth: earthReport(power),
     returns: hearsReport(rig),
     nets: analysis.nets,
-    findings,
+    findings: analysis.findings.map((finding, index) =>
+      findingReport(rig, analysis.findings, finding, fixes[index] as Fixes),
+    ),
     ...wayReport(rig, out),
   };
 }

@@ -1,7 +1,7 @@
 import type { Verdict } from '../judge';
 import { applyEdit, type Rig, type RigEdit } from '../rig';
 import type { WayOut } from '../search/way-out';
-import { sayEdit, sayWhyNot } from '../words';
+import { sayEdit, sayNotLightest, sayWhyNot } from '../words';
 
 /** The public form of a step: done one after another, each on the rig that the one before left. */
 export interface WayStepReport {
@@ -22,6 +22,8 @@ export interface WayOutReport {
   /** Cost, and the bother of every step in money: by this it was chosen. */
   readonly weight: number;
   readonly verdict: Verdict;
+  /** Why it may not be the lightest; null where it is proved to be. */
+  readonly notLightest: string | null;
 }
 
 /** The way out in its public form, or why there is none. A clean rig needs no steps. */
@@ -37,5 +39,9 @@ export function wayReport(
     return { says, edit, owned: cost.owned, cost: cost.price, last: cost.last, verdict: outcome.verdict };
   });
   const cost = steps.reduce((sum, step) => sum + step.cost, 0);
-  return { wayOut: { steps, cost, weight: out.way.weight, verdict: out.way.verdict }, whyNot: null };
+  const { weight, verdict } = out.way;
+  return {
+    wayOut: { steps, cost, weight, verdict, notLightest: sayNotLightest(out) ?? null },
+    whyNot: null,
+  };
 }

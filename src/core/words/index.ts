@@ -11,7 +11,7 @@ export { figure, plain } from './sentence';
 export { ROLE, capital, nameOf, noun, numberWord, peaksWord, withArticle } from './words';
 export type { RungReading } from './rung-reading';
 export { rungReading } from './rung-reading';
-export { sayWhyNone, sayWhyNot } from './say-way-out';
+export { sayNotLightest, sayWhyNone, sayWhyNot } from './say-way-out';
 export { sayJoint } from './say-joint';
 export { sayMinutes } from './say-time';
 export type { PowerAnswer } from './say-power';

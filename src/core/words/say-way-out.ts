@@ -15,6 +15,12 @@ export function sayWhyNot({ way, ended, under, judged }: WayOut): string | undef
     : `None of at most ${numberWord(MOST_STEPS)} changes, each of which cures something, makes the whole rig clean: ${tried} judged.`;
 }
 
+/** What was not ruled out before the search was ended; undefined where the way is the lightest. */
+export const sayNotLightest = ({ way, ended, under }: WayOut): string | undefined =>
+  way && ended === 'cut'
+    ? `The search was ended before lighter ways were ruled out: none that weighs less than ${Math.round(under)} in money and bother is left unseen, this one weighs ${Math.round(way.weight)}.`
+    : undefined;
+
 const CURE: Readonly<Record<Cure, string>> = {
   join: 'a free plug in a free socket',
   plug: 'another socket',

@@ -1,6 +1,6 @@
 'use client';
 import type { WayOut, WayStep } from '../../core/search/way-out';
-import { sayEdit, sayWhyNot } from '../../core/words';
+import { sayEdit, sayNotLightest, sayWhyNot } from '../../core/words';
 import { applyEdit, type Rig, type RigEdit } from '../../core/rig';
 import { money } from '../shared/money';
 import { useCurrency } from '../shared/use-currency';
@@ -33,6 +33,7 @@ export function WayOutCard(props: { rig: Rig; out: WayOut; edit: (changes: reado
   const { rig, out, edit } = props;
   const costWords = useCostWords();
   const why = sayWhyNot(out);
+  const notLightest = sayNotLightest(out);
   if (!out.way) return <p className="text-soft mt-4">No way out in a few steps. {why}</p>;
   const { steps } = out.way;
   const says = saySteps(rig, steps);
@@ -73,6 +74,7 @@ export function WayOutCard(props: { rig: Rig; out: WayOut; edit: (changes: reado
           </li>
         ))}
       </ol>
+      {notLightest !== undefined && <p className="text-soft mt-2">{notLightest}</p>}
     </section>
   );
 }

@@ -127,7 +127,7 @@ class Trial {
       if (proved.some(isPerfect)) return proved.map(this.nearTarget);
       if (best.length === 0) best = proved;
     }
-    return best;
+    return best.map(this.nearTarget);
   };
 
   /** A knob that cures, turned on to where peaks come to the target, if the pipeline finds that as good. */
@@ -141,8 +141,14 @@ class Trial {
     if (knob?.kind !== 'knob' || arrival?.state !== 'recorded') return fix;
     const steps = Math.round((edit.option + TARGET_PEAK - arrival.peak - knob.from) / knob.step);
     const option = Math.min(knob.to, Math.max(knob.from, knob.from + steps * knob.step));
-    if (option === edit.option) return fix;
-    return this.prove({ ...edit, option }).find(isPerfect) ?? fix;
+    // Where the end of the knob spoils something, its 0 dB is where hands leave it.
+    for (const place of new Set([option, Math.min(Math.max(0, edit.option), option)])) {
+      if (place === edit.option) continue;
+      const nearer = this.prove({ ...edit, option: place });
+      const better = nearer.find((one) => isPerfect(one) || !isPerfect(fix));
+      if (better) return better;
+    }
+    return fix;
   };
 
   private readonly removes = (edit: RigEdit): boolean => {
@@ -215,3 +221,7 @@ export function searchFixes(rig: Rig, finding: Finding, drawer: Drawer, spent = 
 /** The same without a limit of time, the fixes alone. */
 export const fixesFor = (rig: Rig, finding: Finding, drawer: Drawer): readonly Fix[] =>
   searchFixes(rig, finding, drawer).fixes;
+
+/** The edits among fixes that leave nothing but notes. */
+export const cleaningEdits = (found: readonly Fixes[]): RigEdit[] =>
+  found.flatMap(({ fixes }) => fixes.filter(isPerfect).map(({ edit }) => edit));

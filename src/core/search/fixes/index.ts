@@ -1,6 +1,6 @@
 export type { Drawer } from '../drawer';
 export type { Fix, Fixes, Spent } from './fixes';
-export { cures, fixesFor, searchFixes } from './fixes';
+export { cleaningEdits, cures, fixesFor, searchFixes } from './fixes';
 export type { ProvedAdd, ProvedAdds } from './proved-adds';
 export { proveAdds } from './proved-adds';
 export type { Option } from './options';

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { readRig } from '../../files/read-rig';
 import { outcomeOf } from '../../judge';
 import { applyEdit, type Rig } from '../../rig';
-import { sayEdit } from '../../words';
+import { sayEdit, sayNotLightest } from '../../words';
 import { layRig } from '../../../../testing/lay-rig';
 import { MOST_STEPS, wayOut } from '.';
 
@@ -79,10 +79,23 @@ describe('the order in which people work', () => {
   });
 
   it('ends at once when the time is over, and says what is ruled out', () => {
-    const out = wayOut(demo('slipway-diary.json'), {}, () => true);
+    const out = wayOut(demo('slipway-diary.json'), {}, { spent: () => true });
     expect(out).toMatchObject({ ended: 'cut' });
     expect(out.way).toBeUndefined();
     expect(out.under).toBeGreaterThan(0);
+  });
+
+  it('then gives the lightest single edit that is known to make it clean, and says that a lighter way was not ruled out', () => {
+    const rig = demo('sail-loft-talk.json');
+    const hub = { kind: 'set', part: 'hub', setting: 'supply', option: 'on' } as const;
+    const useless = { kind: 'set', part: 'interface', setting: 'direct', option: 'on' } as const;
+    const cut = { spent: () => true };
+    expect(wayOut(rig, {}, { ...cut, known: [useless] }).way).toBeUndefined();
+    const out = wayOut(rig, {}, { ...cut, known: [useless, hub] });
+    expect(out.way?.steps.map(({ edit }) => edit)).toEqual([hub]);
+    expect(out.way?.verdict).toBe('clean');
+    expect(sayNotLightest(out)).toContain('before lighter ways were ruled out');
+    expect(sayNotLightest(wayOut(rig, {}))).toBeUndefined();
   });
 });
 

@@ -3,7 +3,7 @@ import { applyEdit, type Rig, type RigEdit } from '../../rig';
 import type { Drawer } from '../drawer';
 import { Heap } from '../heap';
 import { staysCharged } from '../fixes/charged';
-import type { EditCost } from '../fixes/edit-cost';
+import { costOfEdit, type EditCost } from '../fixes/edit-cost';
 import { helps, isClean, isSettable, judged, mayStand, type Judged } from './judged';
 import { MOST_JUDGED, MOST_STEPS } from './limits';
 import { movesFor, type Move } from './moves';
@@ -26,7 +26,8 @@ export interface Way {
 
 /**
  * The lightest way that was found, or none and why: `done`: every sequence of moves that cure something, each allowed to stand,
- * was followed so far as `MOST_STEPS`; `cut`: by time or by `MOST_JUDGED`. `under`: nothing lighter than that is left unseen.
+ * was followed so far as `MOST_STEPS`; `cut`: by time or by `MOST_JUDGED`, with a way only where a single edit was known to make
+ * it clean. `under`: nothing lighter than that is left unseen.
  */
 export interface WayOut {
   readonly way?: Way;
@@ -177,12 +178,28 @@ export function* wayOutSteps(
   return { ended: 'done', under: Infinity, judged: search.count };
 }
 
-/** The same to its end, or until `spent` says that the time is over or `MOST_JUDGED` rigs were judged. */
+/** The lightest of single edits, such as fixes, that make the whole rig clean. */
+function lightestOf(rig: Rig, edits: readonly RigEdit[], drawer: Drawer): Way | undefined {
+  const known = edits.map((edit) => ({ edit, cost: costOfEdit(rig, edit, drawer) }));
+  for (const one of known.sort((a, b) => a.cost.weight - b.cost.weight)) {
+    const state = judged(applyEdit(rig, one.edit));
+    if (isClean(state)) return wayFrom(rig, { state, weight: one.cost.weight, trail: [one], against: state });
+  }
+  return undefined;
+}
+
+/** What a search is told beside the rig: when its time is over, what may be brought in, and single edits that may make it clean. */
+export interface WayLimits {
+  readonly spent?: () => boolean;
+  readonly allowed?: Allowed;
+  readonly known?: readonly RigEdit[];
+}
+
+/** The same to its end, or until `spent` says that the time is over or `MOST_JUDGED` rigs were judged: then the lightest of what is known. */
 export function wayOut(
   rig: Rig,
   drawer: Drawer,
-  spent: () => boolean = () => false,
-  allowed: Allowed = ANYTHING,
+  { spent = () => false, allowed = ANYTHING, known = [] }: WayLimits = {},
 ): WayOut {
   const steps = wayOutSteps(rig, drawer, allowed);
   let under = LEAST;
@@ -191,6 +208,8 @@ export function wayOut(
     if (step.done) return step.value;
     under = Math.max(under, step.value.under);
     const { judged: count } = step.value;
-    if (spent() || count >= MOST_JUDGED) return { ended: 'cut', under, judged: count };
+    if (!spent() && count < MOST_JUDGED) continue;
+    const way = lightestOf(rig, known, drawer);
+    return { ended: 'cut', under, judged: count, ...(way && { way }) };
   }
 }
