@@ -4,18 +4,25 @@ import { isSupply } from '../../parts';
 import { endsOf, jointAt, portOf, type Joint, type Rig, type RigEdit } from '../../rig';
 import { additionsAt } from './with-parts';
 
-/** What is charged or fed beside its host, by part. */
-const charged = (facts: Facts): ReadonlySet<string> =>
-  new Set(
+const known = new WeakMap<Facts, ReadonlySet<string>>();
+
+/** What is charged or fed beside its host, by part; worked out once for one rig’s facts. */
+function charged(facts: Facts): ReadonlySet<string> {
+  const before = known.get(facts);
+  if (before) return before;
+  const found = new Set(
     supplyGraph(facts).feeds.flatMap(({ as, to, refused }) =>
       refused || (as !== 'charge' && as !== 'supply') ? [] : [to.part],
     ),
   );
+  known.set(facts, found);
+  return found;
+}
 
 /** Whether all that was charged still is: a thing put into a supply line that does not hand it on has cut it, which is no cure. */
 export function staysCharged(before: Facts, after: Facts): boolean {
-  const now = charged(after);
-  return [...charged(before)].every((part) => now.has(part));
+  const fed = charged(before);
+  return fed.size === 0 || [...fed].every((part) => charged(after).has(part));
 }
 
 /** The joints by which a computer, or another host, charges something: its own ground comes along. */
