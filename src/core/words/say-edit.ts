@@ -5,6 +5,7 @@ import {
   partIn,
   partOf,
   portOf,
+  type PortRef,
   type Rig,
   type Placing,
   type RigEdit,
@@ -44,6 +45,15 @@ export function sayChoice(rig: Rig, edit: RigEdit): string {
 }
 
 const jointOf = (rig: Rig, id: string) => rig.joints.find((joint) => joint.id === id);
+
+/** A free plug into a free socket, the socket by its name and the plug by its own where the part has several. */
+function joined(rig: Rig, a: PortRef, b: PortRef): string {
+  const [plug, jack] = portOf(rig, a)?.gender === 'jack' ? [b, a] : [a, b];
+  const [end, socket] = [portOf(rig, plug), portOf(rig, jack)];
+  const plugs = partOf(rig, plug.part)?.ports.filter(({ gender }) => gender === 'plug') ?? [];
+  const which = end && plugs.length > 1 ? ` (${end.name})` : '';
+  return `Plug ${inSentence(nameOf(rig, plug.part))}${which} into the ${socket?.name ?? jack.port} of ${inSentence(nameOf(rig, jack.part))}`;
+}
 
 /** " the lead and the phone", where a joint is known. */
 function whereBetween(rig: Rig, id: string): string {
@@ -137,7 +147,7 @@ export function sayEdit(rig: Rig, edit: RigEdit): string {
     case 'place':
       return `Lay out ${inSentence(partName(rig, edit.part))}`;
     case 'join':
-      return `Plug ${inSentence(nameOf(rig, edit.a.part))} and ${inSentence(nameOf(rig, edit.b.part))} together`;
+      return joined(rig, edit.a, edit.b);
     case 'unplug':
       return pulled(rig, edit.joint);
     case 'mean':

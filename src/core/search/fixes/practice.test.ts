@@ -81,7 +81,7 @@ const CASES: readonly (readonly [fault: string, does: string, sketch: RigSketch]
   ],
   [
     'a plug that hangs loose',
-    'Plug TRS-to-TRRS patch cable and phone, CTIA headset jack together',
+    'into the headset jack of phone, CTIA headset jack',
     {
       parts: { receiver: 'receiver-trs', lead: 'patch-trs-trrs', phone: 'phone-ctia' },
       joints: ['receiver.out lead.trs'],
@@ -148,7 +148,7 @@ const CASES: readonly (readonly [fault: string, does: string, sketch: RigSketch]
   ],
   [
     'one plug of a pair that hangs loose',
-    'Plug two 6.35 mm TS to 3.5 mm TRS lead and keyboard, line outputs together',
+    '(6.35 mm end, right) into the output right of keyboard, line outputs',
     {
       parts: { keys: 'keyboard', lead: 'lead-line-pair-stereo', pad: 'pad-jack-40', camera: 'camera-trs' },
       joints: ['lead.left keys.left', 'pad.in lead.small', 'pad.out camera.mic'],

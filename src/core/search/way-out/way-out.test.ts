@@ -129,6 +129,6 @@ it('whoever listens ahead of the phone gets a splitter at its jack, and plugs in
   expect(outcomeOf(rig).findings.map(({ code }) => code)).toEqual(['guests-not-heard']);
   const { says, after } = followed(rig);
   expect(says[0]).toContain('Put headset splitter, TRRS microphone socket between');
-  expect(says.at(-1)).toContain('Plug headphones, TRS plug and headset splitter');
+  expect(says.at(-1)).toContain('Plug headphones, TRS plug into the headphone socket of headset splitter');
   expect(after.verdict).toBe('clean');
 });
