@@ -1,5 +1,12 @@
 import { expose } from 'comlink';
-import { proveAdds, searchFixes, moveOptions, outcomesOf, swapOptions } from '../core/search/fixes';
+import {
+  cleaningEdits,
+  proveAdds,
+  searchFixes,
+  moveOptions,
+  outcomesOf,
+  swapOptions,
+} from '../core/search/fixes';
 import { levelsAtRest, levelWays, USUAL_AIM } from '../core/search/levels';
 import { wayOut } from '../core/search/way-out';
 import { checkPart } from '../core/parts/model/check-part';
@@ -28,7 +35,8 @@ const engine: EngineProtocol = {
   },
   soundParts: (parts) => parts.map((part) => checkPart(part).ok),
   fixes: (rig, finding, drawer) => searchFixes(rig, finding, drawer, spentAfter(FIXES_MS)),
-  wayOut: (rig, drawer, known) => wayOut(rig, drawer, { spent: spentAfter(FIXES_MS), known }),
+  wayOut: (rig, drawer, found) =>
+    wayOut(rig, drawer, { spent: spentAfter(FIXES_MS), known: cleaningEdits(found) }),
   options: (rig, placed) => [...moveOptions(rig, placed), ...swapOptions(rig, placed)],
   outcomes: outcomesOf,
   levelWays,

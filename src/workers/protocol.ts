@@ -37,8 +37,8 @@ export interface EngineProtocol {
   /** Proved fixes of a finding, best first. */
   fixes(rig: Rig, finding: Finding, drawer: Drawer): Fixes;
   /** The lightest steps after which the whole rig is clean. */
-  /** `known`: single edits that may make it clean. */
-  wayOut(rig: Rig, drawer: Drawer, known: readonly RigEdit[]): WayOut;
+  /** `found`: fixes that are proved already; the lightest that makes it clean is the answer where the search is cut. */
+  wayOut(rig: Rig, drawer: Drawer, found: readonly Fixes[]): WayOut;
   /** What may stand in the place of a part, and where else its leads may go. */
   options(rig: Rig, placed: string): Option[];
   /** Each edit with what the rig would then do. */

@@ -285,6 +285,26 @@ export const FAULTS: readonly Fault[] = [
     put: (v, s, seed) => [automatic(withNoise(withPause(v), -60, seed), pick(s, [20, 10, 4]))],
   },
   {
+    name: 'a gain that moves half way',
+    finds: ['take-gain-moves'],
+    put: (v, s, seed) => {
+      // Said twice: a change can only be seen where there is speech on both sides of it.
+      const twice = new Float32Array(2 * v.length);
+      twice.set(v);
+      twice.set(v, v.length);
+      return [noisy(twice, seed).map((x, i) => (i < v.length ? x : x * db(-pick(s, [14, 9, 7]))))];
+    },
+  },
+  {
+    name: 'rumble',
+    finds: ['take-rumbles'],
+    put: (v, s, seed) => {
+      const slow = filtered(noise(v.length, random(seed + 3)), 'low', 35);
+      const size = Math.sqrt(slow.reduce((sum, x) => sum + x * x, 0) / slow.length);
+      return [noisy(v, seed).map((x, i) => x + (db(pick(s, [-24, -30, -40])) / size) * (slow[i] as number))];
+    },
+  },
+  {
     name: 'taken at a lower rate',
     finds: ['take-low-rate'],
     put: (v, s, seed) => [atRate(noisy(v, seed), pick(s, [16_000, 22_050, 24_000]))],

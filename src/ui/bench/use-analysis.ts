@@ -1,14 +1,12 @@
 'use client';
 import { startTransition, useEffect, useState } from 'react';
-import type { Drawer, Fix, Fixes } from '../../core/search/fixes';
+import type { Drawer, Fixes } from '../../core/search/fixes';
 import type { WayOut } from '../../core/search/way-out';
 import type { Analysis } from '../../core/judge';
 import type { Rig, RigEdit } from '../../core/rig';
 import { getEngine, getProver } from '../../workers/engine';
 import { Latest } from '../shared/latest';
 import { sayThreadTrouble } from '../shared/thread-trouble';
-
-const isClean = ({ outcome }: Fix): boolean => outcome.verdict === 'clean';
 
 /** An analysis with the very rig it speaks of. */
 export interface Analysed {
@@ -102,11 +100,7 @@ export function useFixes(analysed: Analysed | undefined, drawer: Drawer): FixesS
           first ??= await inWords(rig, found);
           if (current) tell();
           if (!current || out || analysed.analysis.verdict === 'clean') continue;
-          out = await getProver().wayOut(
-            rig,
-            drawer,
-            found.fixes.filter(isClean).map(({ edit }) => edit),
-          );
+          out = await getProver().wayOut(rig, drawer, fixes);
           if (current) tell();
         }
       } catch (error) {

@@ -1,7 +1,7 @@
 export type { OnMains } from './mains';
 export { mainsHertz, onMains } from './mains';
 export type { EarthNetwork, EarthSource } from './network';
-export { earthNetwork } from './network';
+export { chargingFeeds, earthNetwork } from './network';
 export type { EarHum, EarthFacts, Hum, HumShare, Level } from './hum';
 export { earthFacts, UNDER_SPEECH, worstOf } from './hum';
 export type { EarthLoop } from './loops';

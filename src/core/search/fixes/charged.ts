@@ -1,5 +1,5 @@
 import type { Facts } from '../../engine';
-import { supplyGraph } from '../../engine/power';
+import { chargingFeeds } from '../../engine/earth';
 import { isSupply } from '../../parts';
 import { endsOf, jointAt, portOf, type Joint, type Rig, type RigEdit } from '../../rig';
 import { additionsAt } from './with-parts';
@@ -10,29 +10,22 @@ const known = new WeakMap<Facts, ReadonlySet<string>>();
 function charged(facts: Facts): ReadonlySet<string> {
   const before = known.get(facts);
   if (before) return before;
-  const found = new Set(
-    supplyGraph(facts).feeds.flatMap(({ as, to, refused }) =>
-      refused || (as !== 'charge' && as !== 'supply') ? [] : [to.part],
-    ),
-  );
+  const found = new Set(chargingFeeds(facts).map(({ to }) => to.part));
   known.set(facts, found);
   return found;
 }
 
-/** Whether all that was charged still is: a thing put into a supply line that does not hand it on has cut it, which is no cure. */
-export function staysCharged(before: Facts, after: Facts): boolean {
-  const fed = charged(before);
-  return fed.size === 0 || [...fed].every((part) => charged(after).has(part));
-}
+/** Whether a thing was put into a supply line that does not hand it on: what was charged is not any more, and that is no cure. */
+export const cutsCharge = (edits: readonly RigEdit[], before: Facts, after: Facts): boolean =>
+  edits.some(({ kind }) => kind === 'insert') &&
+  [...charged(before)].some((part) => !charged(after).has(part));
 
 /** The joints by which a computer, or another host, charges something: its own ground comes along. */
-function chargedByHosts(facts: Facts): Joint[] {
-  return supplyGraph(facts).feeds.flatMap(({ from, as }) => {
-    const host = facts.laid.get(from.part)?.part.host;
-    const joint = host && (as === 'charge' || as === 'supply') ? jointAt(facts.rig, from) : undefined;
+const chargedByHosts = (facts: Facts): Joint[] =>
+  chargingFeeds(facts).flatMap(({ from }) => {
+    const joint = facts.laid.get(from.part)?.part.host ? jointAt(facts.rig, from) : undefined;
     return joint ? [joint] : [];
   });
-}
 
 /** The lead that charges pulled out of the computer. */
 export const unplugged = (facts: Facts): RigEdit[] =>

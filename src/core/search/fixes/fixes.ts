@@ -15,7 +15,7 @@ import { TARGET_PEAK } from '../settings/targets';
 import type { Drawer } from '../drawer';
 import type { KnobTrial } from './at-hand';
 import { candidatesFor } from './candidates';
-import { staysCharged } from './charged';
+import { cutsCharge } from './charged';
 import { costOfEdit } from './edit-cost';
 
 /** An edit that the pipeline has proved: the finding goes, and nothing as bad comes. */
@@ -104,7 +104,7 @@ class Trial {
     if (this.late) return undefined;
     this.count += 1;
     const facts = allFacts(applyEdit(this.rig, edit));
-    if (edit.kind === 'insert' && !staysCharged(this.facts[0], facts[0])) return undefined;
+    if (cutsCharge([edit], this.facts[0], facts[0])) return undefined;
     return bareOutcomeFrom(facts);
   }
 

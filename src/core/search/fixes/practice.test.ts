@@ -165,7 +165,7 @@ const CASES: readonly (readonly [fault: string, does: string, sketch: RigSketch]
     },
   ],
   [
-    'a computer that plays and charges the phone at once: its lead out, and the phone goes on charging from nothing that was conjured',
+    'a computer that plays and charges the phone at once: its lead out, not a dongle that cuts the charge unsaid',
     'Pull USB lead, A to C out of the USB-A port of laptop',
     {
       parts: {

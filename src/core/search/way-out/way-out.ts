@@ -2,7 +2,7 @@ import type { Outcome, Verdict } from '../../judge';
 import { applyEdit, type Rig, type RigEdit } from '../../rig';
 import type { Drawer } from '../drawer';
 import { Heap } from '../heap';
-import { staysCharged } from '../fixes/charged';
+import { cutsCharge } from '../fixes/charged';
 import { costOfEdit, type EditCost } from '../fixes/edit-cost';
 import { helps, isClean, isSettable, judged, mayStand, type Judged } from './judged';
 import { MOST_JUDGED, MOST_STEPS } from './limits';
@@ -132,8 +132,7 @@ class Search {
       ...from.trail,
       ...move.edits.map((edit, index) => ({ edit, cost: move.costs[index] as EditCost })),
     ];
-    if (move.edits.some(({ kind }) => kind === 'insert') && !staysCharged(from.state.facts, state.facts))
-      return undefined;
+    if (cutsCharge(move.edits, from.state.facts, state.facts)) return undefined;
     if (isClean(state)) return { state, weight, trail, against: state };
     if (!mayStand(from.state, state)) return undefined;
     const waits = !helps(from.against, state);
