@@ -37,20 +37,31 @@ function larger(x: Float32Array, at: number, phase: Float64Array, most: number):
   return size > most ? size : most;
 }
 
-/** The larger of `most` and what the interpolator makes of windows that end at samples from..to of `x`. */
+/** A sample next to the middle that is smaller than this makes no more than `most`, where nothing around it passes `top`. */
+const leastFor = ({ middle, rest }: (typeof PAIRS)[number], top: number, most: number): number =>
+  (most - rest * top) / middle;
+
+/**
+ * The larger of `most` and what the interpolator makes of windows that end at samples from..to of `x`. The inner pair's middle weighs more and
+ * its rest, too, so a sample that is no matter to it is none to the outer; the larger of two neighbours is carried on and compared with one number.
+ */
 function peakOf(x: Float32Array, from: number, to: number, top: number, most: number): number {
   const [outer, inner] = PAIRS as [(typeof PAIRS)[0], (typeof PAIRS)[0]];
+  let largest = most;
+  let least = leastFor(inner, top, largest);
+  let before = Math.abs(x[from - 6] as number);
   for (let i = from; i < to; i += 1) {
-    const [a, b] = [Math.abs(x[i - 5] as number), Math.abs(x[i - 6] as number)];
-    const centre = a > b ? a : b;
-    if (inner.middle * centre + inner.rest * top > most) {
-      most = larger(x, i, inner.other, larger(x, i, inner.one, most));
+    const size = Math.abs(x[i - 5] as number);
+    const centre = size > before ? size : before;
+    before = size;
+    if (centre <= least) continue;
+    largest = larger(x, i, inner.other, larger(x, i, inner.one, largest));
+    if (centre > leastFor(outer, top, largest)) {
+      largest = larger(x, i, outer.other, larger(x, i, outer.one, largest));
     }
-    if (outer.middle * centre + outer.rest * top > most) {
-      most = larger(x, i, outer.other, larger(x, i, outer.one, most));
-    }
+    least = leastFor(inner, top, largest);
   }
-  return most;
+  return largest;
 }
 
 /** True peak of each channel in dBTP: four times oversampled as ITU-R BS.1770-5 Annex 2 has it. */
