@@ -1,9 +1,8 @@
-import { execFileSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, readFileSync, statfsSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, inject, it } from 'vitest';
 import { closePage, openPage, put, table } from './opened';
+import { freeDisk, fillDisk, smallDisk, unmount } from './small-disk';
 
 describe('blocked storage', () => {
   const NOTICE = '//*[@role="alert" and contains(., "Nothing is kept")]';
@@ -156,17 +155,6 @@ describe('the engine’s thread', () => {
   });
 });
 
-/** Whether a small file system of its own can be made here. */
-function smallDisk(): string | undefined {
-  const path = mkdtempSync(join(tmpdir(), 'symplex-disk-'));
-  try {
-    execFileSync('mount', ['-t', 'tmpfs', '-o', 'size=192m', 'tmpfs', path], { stdio: 'ignore' });
-    return path;
-  } catch {
-    return undefined;
-  }
-}
-
 describe('a full disk', () => {
   const disk = smallDisk();
 
@@ -178,12 +166,7 @@ describe('a full disk', () => {
       await page.verdict('silent', 'wrong-mic');
       await page.choose('Output', 'low');
       await page.find('//button[normalize-space(.)="Undo" and not(@disabled)]');
-      const { bavail, bsize } = statfsSync(at);
-      try {
-        writeFileSync(join(at, 'ballast'), Buffer.alloc(bavail * bsize));
-      } catch {
-        // Something else took the last block: so much the fuller.
-      }
+      fillDisk(at);
       const long = `Caulked ${'tar '.repeat(900)}`;
       for (let n = 0; n < 40; n += 1) {
         await page.button('More for this rig');
@@ -204,7 +187,7 @@ describe('a full disk', () => {
       }
       const said = await page.message('not kept');
       expect(said).toContain('Export');
-      execFileSync('rm', [join(at, 'ballast')]);
+      freeDisk(at);
       await page.driver.get(`${inject('address')}?rig=slipway-diary`);
       await page.verdict('silent', 'wrong-mic');
       expect(
@@ -214,7 +197,7 @@ describe('a full disk', () => {
       ).toBe('low');
     } finally {
       await closePage();
-      execFileSync('umount', ['-l', at]);
+      unmount(at);
     }
   });
 });

@@ -2,7 +2,6 @@ import { weave16 } from '../../core/signal/files';
 import type { GuideStep } from '../../core/words/guide';
 import type { Stretch, TakeAbout, TakeOrigin } from '../../store/records';
 import { beginTake, changeTake, deleteTake, keepPart } from '../../store/takes';
-import { sayStoreTrouble } from '../../store/trouble';
 import { readKept } from './keep-take';
 import type { Recording, RecorderEars } from './recorder';
 
@@ -54,44 +53,80 @@ function stretchesOf(steps: readonly GuideStep[], seconds: number): Stretch[] {
 const nameOfNow = (): string =>
   `Take of ${new Date().toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}`;
 
+/** A disk that is really full shows as one of several errors, none of which says so. */
+const NO_MORE = 'The browser’s storage took no more: it is full, or cannot be written.';
+
+interface Running {
+  recording?: Recording;
+  samples: number;
+  parts: number;
+  /** No more is taken: it was stopped, or there is no room. */
+  over: boolean;
+  /** Why it was broken off. */
+  broken: string;
+}
+
+/** Writes down the parts of a take in their order. After one that finds no room none is written: a sound with a hole in it would be read as a fault. */
+function partKeeper(id: string, begun: Promise<void>, failed: () => void) {
+  let last = begun;
+  let full = false;
+  return {
+    keep(n: number, samples: ArrayBuffer): void {
+      last = last
+        .then(() => (full ? undefined : keepPart(id, n, samples)))
+        .catch(() => {
+          full = true;
+          failed();
+        });
+    },
+    /** When all that came has been written, or left out. */
+    written: () => last,
+  };
+}
+
 /** Records into the store, each half second as it comes, so that nothing is lost with the tab; then reads it. Rejects where it cannot begin. */
 export async function recordTake(
   { listen, origin, steps, about }: AskedTake,
   ears: TakeEars,
 ): Promise<{ readonly recording: Recording; readonly stop: () => Promise<void> }> {
   const id = crypto.randomUUID();
-  const now: { recording?: Recording; samples: number; n: number; over: boolean } = {
-    samples: 0,
-    n: 0,
-    over: false,
-  };
-  const kept: Promise<void>[] = [];
+  const now: Running = { samples: 0, parts: 0, over: false, broken: '' };
+  let begin: () => void = () => undefined;
+  const begun = new Promise<void>((resolve) => {
+    begin = resolve;
+  });
   const seconds = () => now.samples / (now.recording?.sampleRate ?? 48_000);
   const stop = async (): Promise<void> => {
     if (now.over || !now.recording) return;
     now.over = true;
     await now.recording.stop();
-    await Promise.all(kept);
+    await keeper.written();
     if (now.samples === 0) {
       await deleteTake(id);
       ears.trouble('Nothing was recorded.');
       ears.ended(undefined);
       return;
     }
-    await changeTake(id, { stretches: stretchesOf(steps, seconds()) });
     ears.ended(id);
-    await readKept(id).catch((error: unknown) =>
-      ears.trouble(error instanceof Error ? error.message : String(error)),
-    );
+    // On a full disk neither finds room; the sound is there all the same.
+    const read = async () => {
+      if (steps.length > 0) await changeTake(id, { stretches: stretchesOf(steps, seconds()) });
+      await readKept(id);
+    };
+    await read().catch((error: unknown) => {
+      const why = error instanceof Error ? error.message : String(error);
+      ears.trouble(now.broken ? `${now.broken} Free some space, then press Read it.` : why);
+    });
   };
   const breakOff = (says: string) => {
-    ears.trouble(`${says} What was recorded up to then is kept.`);
+    now.broken = `${says} What was recorded up to then is kept.`;
+    ears.trouble(now.broken);
     void stop();
   };
+  const keeper = partKeeper(id, begun, () => breakOff(NO_MORE));
   const piece = (sides: readonly Float32Array[]) => {
     now.samples += sides[0]?.length ?? 0;
-    const part = keepPart(id, now.n++, weave16(sides).buffer);
-    kept.push(part.catch((error: unknown) => breakOff(sayStoreTrouble(error))));
+    keeper.keep(now.parts++, weave16(sides).buffer);
     ears.progress(seconds());
     if (stepAt(steps, seconds()).over) void stop();
   };
@@ -100,16 +135,14 @@ export async function recordTake(
     piece,
     lost: () => breakOff('The input was pulled.'),
   });
-  now.recording = recording;
   const { sampleRate, channels } = recording;
-  await beginTake({
-    ...about,
-    id,
-    at: Date.now(),
-    origin,
-    name: nameOfNow(),
-    sampleRate,
-    channels,
-  });
+  try {
+    await beginTake({ ...about, id, at: Date.now(), origin, name: nameOfNow(), sampleRate, channels });
+  } catch (error) {
+    await recording.stop();
+    throw error;
+  }
+  now.recording = recording;
+  begin();
   return { recording, stop };
 }
