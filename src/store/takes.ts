@@ -6,13 +6,16 @@ export async function beginTake(take: Omit<TakeRecord, 'bytes' | 'measures'>): P
   await database.takes.put({ ...take, bytes: 0 });
 }
 
-/** Keeps a further part of its sound. Rejects where there is no room: what came before stays. */
+/**
+ * Keeps a further part of its sound. Rejects where there is no room: what came before stays. The take itself is written with the first part
+ * alone: whoever watches all takes would read them all anew every half second. What it came to is written when it is read.
+ */
 export async function keepPart(take: string, n: number, samples: ArrayBuffer): Promise<void> {
   await database.transaction('rw', database.takes, database.takeParts, async () => {
     const known = await database.takes.get(take);
     if (!known) return;
     await database.takeParts.put({ take, n, samples });
-    await database.takes.update(take, { bytes: known.bytes + samples.byteLength });
+    if (n === 0) await database.takes.update(take, { bytes: samples.byteLength });
   });
 }
 

@@ -16,6 +16,8 @@ import { measureFile, type Listening } from '../../workers/takes';
 /** Files longer than this are measured, but their sound is not kept in the browser, bytes. */
 const KEPT_AT_MOST = 200_000_000;
 
+const HEAD_BYTES = wavHead(1, 1, 0).byteLength;
+
 /** The kept sound of a take as a WAV file; undefined where none is kept. */
 export async function wavOf(take: TakeRecord): Promise<Blob | undefined> {
   const parts = await partsOf(take.id);
@@ -31,7 +33,7 @@ export async function readKept(id: string): Promise<void> {
   if (!file) return;
   const read = await measureFile(file, () => undefined).answer;
   if (!read.ok) throw new Error(`The recording ${read.says}.`);
-  await changeTake(id, { measures: read.measures });
+  await changeTake(id, { measures: read.measures, bytes: file.size - HEAD_BYTES });
 }
 
 /** A take to be: how it is called, whence it comes, what it is about. */
