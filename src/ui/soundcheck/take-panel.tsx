@@ -189,7 +189,7 @@ export function TakePanel({ take, takes, rig, recorder, trim }: TakePanelProps) 
   const panel = useRef<HTMLElement>(null);
   const [other, setOther] = useState('');
   const marks: Mark[] = findings.flatMap((f) =>
-    (f.atSeconds ?? []).slice(0, 100).map((at) => ({ at, says: takeTitle(f) })),
+    (f.atSeconds ?? []).map((at) => ({ at, says: takeTitle(f) })),
   );
   const clean = findings.every(({ severity }) => severity === 'note');
   const others = takes.filter((one) => one.id !== take.id && one.measures);

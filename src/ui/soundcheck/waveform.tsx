@@ -36,7 +36,7 @@ function colours(element: Element) {
 }
 
 function draw(canvas: HTMLCanvasElement, { measures, marks, stretches, range, now }: WaveformProps): void {
-  const { outline, durationSeconds, sampleRate, clipping } = measures;
+  const { outline, durationSeconds, sampleRate, clipping, image } = measures;
   const [width, height] = [canvas.clientWidth, CHANNEL_HEIGHT * outline.channels.length];
   const ratio = window.devicePixelRatio;
   canvas.width = width * ratio;
@@ -70,7 +70,7 @@ function draw(canvas: HTMLCanvasElement, { measures, marks, stretches, range, no
       }
       pen.fillRect(px, middle - high * size, 1, Math.max(1, (high - low) * size));
     }
-    if (clipping?.channel === channel) {
+    if (clipping && (clipping.channel === channel || image.kind === 'dual-mono')) {
       const top = 10 ** (clipping.ceilingDbfs / 20) * size;
       pen.fillStyle = colour.band;
       pen.fillRect(0, middle - top, width, 1);
@@ -86,17 +86,37 @@ function draw(canvas: HTMLCanvasElement, { measures, marks, stretches, range, no
     ],
     height,
   );
-  pen.fillStyle = colour.mark;
-  for (const { at } of marks) {
-    pen.fillRect(x(at), 0, 1, height);
-    pen.beginPath();
-    pen.moveTo(x(at) - 4, 0);
-    pen.lineTo(x(at) + 5, 0);
-    pen.lineTo(x(at) + 0.5, 7);
-    pen.fill();
-  }
+  drawMarks(
+    pen,
+    colour.mark,
+    marks.map(({ at }) => x(at)),
+    height,
+  );
   pen.fillStyle = colour.head;
   pen.fillRect(x(now), 0, 2, height);
+}
+
+/** Marks nearer to the one before than this, px, are drawn with it: the sound is to be seen between them. */
+const MARKS_APART = 9;
+
+function drawMarks(
+  pen: CanvasRenderingContext2D,
+  colour: string,
+  places: readonly number[],
+  height: number,
+): void {
+  pen.fillStyle = colour;
+  let last = -Infinity;
+  for (const at of [...places].sort((a, b) => a - b)) {
+    if (at - last < MARKS_APART) continue;
+    last = at;
+    pen.fillRect(at, 0, 1, height);
+    pen.beginPath();
+    pen.moveTo(at - 4, 0);
+    pen.lineTo(at + 5, 0);
+    pen.lineTo(at + 0.5, 7);
+    pen.fill();
+  }
 }
 
 /** What is not chosen lies in the shade. */

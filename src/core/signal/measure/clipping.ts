@@ -11,7 +11,7 @@ export interface Clipping {
   /** Where the tops are cut off. */
   readonly ceilingDbfs: number;
   readonly channel: number;
-  /** Of the first of them, seconds. */
+  /** The first of every tenth of a second that has any, seconds. */
   readonly atSeconds: readonly number[];
 }
 
@@ -29,7 +29,8 @@ const [NEAR_TOP, LEAST] = [0.891, 0.01];
 const [LEVEL_WIDTH, ENOUGH] = [0.25, 3];
 /** Longest flat top that is looked at in one, samples; the longest reach to a side. */
 const [LONGEST, REACH] = [4096, 64];
-const MARKS = 200;
+/** A mark to so many seconds, so that they reach to the end of a take; no more of them than this. */
+const [MARK_SECONDS, MARKS] = [0.1, 2000];
 
 interface Top {
   readonly level: number;
@@ -102,6 +103,16 @@ function ceilingOf(tops: readonly Top[], peak: number): readonly Top[] {
   return full.length > 0 || near.length >= ENOUGH ? near : [];
 }
 
+function marksOf(seconds: readonly number[]): number[] {
+  let next = -Infinity;
+  const marks = seconds.filter((at) => {
+    if (at < next) return false;
+    next = at + MARK_SECONDS;
+    return true;
+  });
+  return marks.slice(0, MARKS);
+}
+
 /** Finds flat tops in the channel that has most of them. */
 export function clipping({ sampleRate, channels }: TakeShape): Stage<Clipping | null> {
   const margin = REACH + LONGEST;
@@ -147,7 +158,7 @@ export function clipping({ sampleRate, channels }: TakeShape): Stage<Clipping | 
         count: tops.length,
         ceilingDbfs: gainToDb(sorted[sorted.length >> 1] ?? 0),
         channel,
-        atSeconds: tops.slice(0, MARKS).map(({ at }) => at / sampleRate),
+        atSeconds: marksOf(tops.map(({ at }) => at / sampleRate)),
       };
     },
   };

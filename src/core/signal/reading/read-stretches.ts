@@ -90,7 +90,7 @@ export function withoutTaps(measures: Measures, stretches: readonly AskedStretch
   const taps = stretches.filter(({ is }) => is === 'tap');
   const outside = (at: number): boolean => !taps.some(({ from, to }) => at >= from && at <= to);
   const { clipping } = measures;
-  const allTapped = clipping?.atSeconds.length === clipping?.count && !clipping?.atSeconds.some(outside);
+  const allTapped = !clipping?.atSeconds.some(outside);
   return {
     ...measures,
     clicks: measures.clicks.filter(outside),
