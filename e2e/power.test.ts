@@ -60,6 +60,11 @@ describe('the lens Power', () => {
     await page.find(`${PANEL}//section[@data-finding="runs-flat"]`);
     await page.control('z');
     await page.find(answer('last', 'well'));
+    await (await page.find(`${session}//select`)).sendKeys('2 h');
+    const full = `${session}//fieldset//label[contains(., "phone")]//input`;
+    await (await page.find(full)).sendKeys(Key.chord(Key.CONTROL, 'a'), '5', Key.ENTER);
+    await page.find(answer('last', 'ill'));
+    await page.find(`${PANEL}//section[@data-finding="runs-flat"]`);
 
     await browser.driver.get(rigAt('launch-day-stream'));
     const field = await page.find(

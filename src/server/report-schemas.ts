@@ -95,6 +95,21 @@ const Supply = object({
       volts: object({ typical: number, least: number }),
     }),
   ),
+  devices: listOf(
+    object({
+      part: text,
+      atFirstMilliamps: number,
+      states: listOf(
+        object({
+          setting: nullable('string'),
+          option: nullable('string'),
+          now: { type: 'boolean' },
+          declaredMilliamps: number,
+          takesMilliamps: number,
+        }),
+      ),
+    }),
+  ),
   phantom: listOf(
     object({ part: text, port: text, volts: number, milliamps: number, costsMilliamps: number }),
   ),

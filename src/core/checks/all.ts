@@ -18,6 +18,7 @@ import { hisses } from './hisses';
 import { hot } from './hot';
 import { howls, nearHowling } from './howls';
 import { hums, mayHum } from './hums';
+import { humsInEars } from './hums-in-ears';
 import { isochronousExceeded } from './isochronous-exceeded';
 import { mayStarve } from './may-starve';
 import { micContactOpen } from './mic-contact-open';
@@ -111,6 +112,7 @@ export const CHECKS = [
   hums,
   runsFlat,
   mayHum,
+  humsInEars,
   bankSleeps,
   howls,
   nearHowling,

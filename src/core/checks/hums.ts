@@ -4,6 +4,8 @@ import { check, type Found } from './check';
 import { inputOf } from './input-of';
 import { HUM } from './origins';
 
+type HumOf = Pick<Hum, 'hum' | 'whine' | 'shares'>;
+
 /** Hum beside a voice at a recorder, dBFS. */
 interface Beside {
   readonly hum: Hum;
@@ -49,12 +51,17 @@ function between(facts: Facts, where: string | undefined): readonly string[] {
   return of[0] ?? (where === undefined ? [] : [where]);
 }
 
-function say(facts: Facts, { hum, voice, source, recorder }: Beside, which: 'typical' | 'most'): Found {
-  const whines = hum.whine[which] > hum.hum[which];
-  const level = whines ? hum.whine : hum.hum;
-  const [first] = hum.shares.filter(({ why }) => (why === 'charging' || why === 'switching') === whines);
+/** Whether it is rather a whine, how strong that is, and whose grounds it goes round. */
+export function wayOfHum(facts: Facts, { hum, whine, shares }: HumOf, which: 'typical' | 'most') {
+  const whines = whine[which] > hum[which];
+  const [first] = shares.filter(({ why }) => (why === 'charging' || why === 'switching') === whines);
   // A current that charges comes back by the sound lead of whatever it comes from, on the mains or not.
   const [one, other] = first?.why === 'charging' ? [first.where] : between(facts, first?.where);
+  return { whines, level: whines ? whine : hum, one, other };
+}
+
+function say(facts: Facts, { hum, voice, source, recorder }: Beside, which: 'typical' | 'most'): Found {
+  const { whines, level, one, other } = wayOfHum(facts, hum, which);
   return {
     where: { part: one ?? recorder },
     ...(other !== undefined && { other }),
@@ -69,6 +76,10 @@ function say(facts: Facts, { hum, voice, source, recorder }: Beside, which: 'typ
     limit: { value: voice - UNDER_SPEECH, unit: 'dBFS', is: 'at most' },
   };
 }
+
+/** Whether a recording hums already. */
+export const recordingHums = (facts: Facts): boolean =>
+  besideVoices(facts).some((one) => isOver(one, 'typical'));
 
 /** Grounds that meet twice: what flows round them is heard beside the voice. */
 export const hums = check({

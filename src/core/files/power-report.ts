@@ -26,6 +26,17 @@ export const supplyReport = (view: PowerView) => ({
     metres: feed.metres,
     volts: feed.volts,
   })),
+  devices: view.draws.map(({ placed, atFirst, states }) => ({
+    part: placed,
+    atFirstMilliamps: atFirst,
+    states: states.map(({ setting, option, now, declared, takes }) => ({
+      setting: setting ?? null,
+      option: option ?? null,
+      now,
+      declaredMilliamps: declared,
+      takesMilliamps: takes,
+    })),
+  })),
   phantom: view.phantoms.map(({ placed, port, volts, milliamps, atFiveVolts }) => ({
     part: placed,
     port,

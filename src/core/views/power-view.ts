@@ -10,6 +10,7 @@ import {
 } from '../engine/earth';
 import {
   arriving,
+  deviceDraws,
   discharge,
   netCharge,
   phantomSupplies,
@@ -17,6 +18,7 @@ import {
   supplyGraph,
   USUAL_MINUTES,
   type Arriving,
+  type DeviceDraw,
   type Discharge,
   type Feed,
   type PhantomSupply,
@@ -58,6 +60,8 @@ export interface NetCharge {
 export interface PowerView {
   readonly supplies: readonly SupplyView[];
   readonly feeds: readonly FeedView[];
+  /** What each USB device takes, by how its switches stand. */
+  readonly draws: readonly DeviceDraw[];
   readonly phantoms: readonly PhantomSupply[];
   readonly net: readonly NetCharge[];
   readonly stores: readonly Store[];
@@ -123,6 +127,7 @@ export function powerViewOf(facts: Facts): PowerView {
   return {
     supplies: suppliesOf(facts),
     feeds: graph.feeds.map((feed) => ({ ...feed, volts: arriving(graph, feed) })),
+    draws: deviceDraws(facts),
     phantoms: phantomSupplies(facts),
     net: facts.rig.purpose.recorders.flatMap((host) => {
       const milliamps = netCharge(facts, host);

@@ -12,6 +12,8 @@ import type { LensProps } from '../bench/lens';
 import { VerdictHead } from '../bench/verdict-head';
 import { SentenceView } from '../shared/sentence-view';
 import { Cautions } from './cautions';
+import { ChargeFields } from './charge-fields';
+import { DeviceDraws } from './device-draws';
 import { SessionClock } from './session-clock';
 import { MainsForm, SessionForm } from './site-form';
 import { useHumsAfter, type PowerState } from './use-power';
@@ -123,7 +125,9 @@ export function PowerPanel(props: Omit<Shown, 'view'> & PowerState) {
               <h3 className="text-soft text-sm font-semibold">How long it lasts</h3>
               <SessionForm rig={rig} edit={edit} />
               <SessionClock rig={rig} view={view} />
+              <ChargeFields rig={rig} view={view} edit={edit} />
             </section>
+            <DeviceDraws rig={rig} view={view} />
             <MainsForm rig={rig} view={view} edit={edit} />
             <Order rig={rig} />
           </>

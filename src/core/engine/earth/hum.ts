@@ -1,5 +1,6 @@
 import type { Facts } from '../facts';
 import { magnitude, nodeKey, solveAlternating, type AlternatingSolution } from '../circuit';
+import type { Part } from '../../parts';
 import { jointsOf } from '../../rig';
 import { dbFs, gainToDb, hertz, powerSumDb, type DbFs, type Decibels } from '../../units';
 import { mainsHertz, onMains, type OnMains } from './mains';
@@ -38,6 +39,8 @@ export interface EarHum {
   readonly listener: string;
   readonly hum: Level;
   readonly whine: Level;
+  /** Loudest first. */
+  readonly shares: readonly HumShare[];
 }
 
 export interface EarthFacts {
@@ -121,12 +124,23 @@ function broughtTo(
   return shares.filter(({ level }) => level > -Infinity);
 }
 
+const sharesOf = (shares: readonly Shared[]): HumShare[] =>
+  shares
+    .map(({ source, level }) => ({ why: source.why, where: source.where, typical: dbFs(level) }))
+    .sort((a, b) => b.typical - a.typical);
+
 const isWhine = ({ source }: Shared): boolean => source.drive.lines === 'whine';
 
-/** The louder side of each pair of earpieces. */
+/** Between which contacts somebody listens: earpieces, or what a loudspeaker amplifies. */
+export const listensAt = ({ ears, speaker }: Part): readonly { plus: string; minus: string }[] => [
+  ...(ears ?? []),
+  ...(speaker ? [speaker] : []),
+];
+
+/** The louder side of each pair of earpieces, and every loudspeaker. */
 function earsOf(facts: Facts, network: EarthNetwork, solver: Solver, mains: number): EarHum[] {
   return [...facts.laid.values()].flatMap(({ placed, part }) => {
-    const sides = (part.ears ?? []).map(({ plus, minus }) =>
+    const sides = listensAt(part).map(({ plus, minus }) =>
       broughtTo(network, solver, mains, [nodeKey(placed.id, plus), nodeKey(placed.id, minus)]),
     );
     const heard = sides
@@ -135,6 +149,7 @@ function earsOf(facts: Facts, network: EarthNetwork, solver: Solver, mains: numb
         listener: placed.id,
         hum: levelOf(shares.filter((s) => !isWhine(s))),
         whine: levelOf(shares.filter(isWhine)),
+        shares: sharesOf(shares),
       }));
     return heard.sort((a, b) => worstOf(b, 'typical') - worstOf(a, 'typical')).slice(0, 1);
   });
@@ -161,9 +176,7 @@ function humAt(
     channel: index,
     hum: levelOf(audible.filter((s) => !isWhine(s))),
     whine: levelOf(audible.filter(isWhine)),
-    shares: audible
-      .map(({ source, level }) => ({ why: source.why, where: source.where, typical: dbFs(level) }))
-      .sort((a, b) => b.typical - a.typical),
+    shares: sharesOf(audible),
   };
 }
 

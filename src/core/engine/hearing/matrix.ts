@@ -4,6 +4,7 @@ import { magnitude, nodeKey } from '../circuit';
 import { HEARD_LEVEL } from '../returns';
 import { dbV, gainToDb, SINE_CREST } from '../../units';
 import { couplings, toSpeaker } from '../air';
+import { listensAt } from '../earth';
 import { appDelay, networkDelay, plusRange, type Delay } from './delays';
 
 /** Who hears: a pair of ears in the room, somebody at the far end of an app, or a recording. */
@@ -59,8 +60,8 @@ const isCaller = (facts: Facts, host: string): boolean => {
   return laid !== undefined && appOf(laid)?.farEnd === true;
 };
 
-/** What a caller’s device plays, as loud as people speak there. */
-const callerVoices = (facts: Facts, host: string): VoiceSource[] =>
+/** What a host plays, as loud as people speak there. */
+const playedBy = (facts: Facts, host: string): VoiceSource[] =>
   facts.playing.flatMap((s) =>
     s.kind === 'signal' && facts.playsAt.get(s.placed) === host && Number.isFinite(s.sensitivity)
       ? [
@@ -77,7 +78,7 @@ const callerVoices = (facts: Facts, host: string): VoiceSource[] =>
   );
 
 const voicesOf = (facts: Facts, { id, is }: Speaker): VoiceSource[] =>
-  is === 'caller' ? callerVoices(facts, id) : facts.voices.filter((v) => v.placed === id);
+  is === 'caller' ? playedBy(facts, id) : facts.voices.filter((v) => v.placed === id);
 
 /** A voice between two nodes, and how loud: RMS dBV, or peaks in dBFS. */
 interface Came {
@@ -204,6 +205,17 @@ function inEars(facts: Facts, hearer: Hearer, speaker: Speaker): Heard {
   const state = !heard ? 'quiet' : twice ? 'twice' : 'hears';
   const path = [...way.path, hearer.id];
   return { ...none, state, level, delay, path, ...(twice && { apart }) };
+}
+
+/** The loudest of all that is said and played, where somebody listens: RMS dBV; −Infinity where nothing comes. */
+export function programmeAt(facts: Facts, listener: string): number {
+  const part = facts.laid.get(listener)?.part;
+  const voices = [...facts.voices, ...facts.rig.parts.flatMap(({ id }) => playedBy(facts, id))];
+  const node = (name: string) => nodeKey(listener, name);
+  const came = part
+    ? listensAt(part).flatMap(({ plus, minus }) => between(facts, voices, node(plus), node(minus)))
+    : [];
+  return loudest(came)?.level ?? -Infinity;
 }
 
 const known = new WeakMap<Facts, Map<string, Heard>>();

@@ -8,3 +8,5 @@ export type { Discharge } from './clock';
 export { discharge, LONGEST_HOURS, USUAL_MINUTES } from './clock';
 export type { PhantomSupply } from './phantom';
 export { phantomSupplies } from './phantom';
+export type { DeviceDraw, DeviceState } from './states';
+export { deviceDraws } from './states';

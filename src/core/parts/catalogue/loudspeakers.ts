@@ -34,6 +34,7 @@ export const LOUDSPEAKERS: readonly Part[] = [
       { kind: 'resistor', a: 'in.T', b: 'in.S', ohms: 1e6 },
       { kind: 'resistor', a: 'in.R', b: 'in.S', ohms: 1e6 },
     ],
+    mains: { class: 'earthed' },
     speaker: { plus: 'in.T', minus: 'in.R', spl: dbSpl(105), gain: { knob: 'volume' }, directivity: 6 },
   },
 ];

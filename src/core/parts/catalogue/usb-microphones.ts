@@ -18,7 +18,8 @@ interface UsbMicPlan {
   readonly summary: string;
   readonly price: number;
   readonly draw: number;
-  readonly takes?: number;
+  /** What it really takes with its lights on and off, mA. */
+  readonly lights?: { readonly on: number; readonly off: number };
   readonly phones: boolean;
   readonly connector: 'usb-c' | 'usb-b' | 'usb-micro';
   readonly mute?: boolean;
@@ -35,7 +36,7 @@ const phonesCircuit: CircuitElement[] = [
 ];
 
 /** A microphone that is its own sound device: −34 dBV/Pa, full scale at 120 dB SPL without gain. Typical. */
-const usbMicrophone = ({ connector, phones, draw, takes, mute, ...plan }: UsbMicPlan): Part => ({
+const usbMicrophone = ({ connector, phones, draw, lights, mute, ...plan }: UsbMicPlan): Part => ({
   ...plan,
   family: 'microphone',
   pattern: 'cardioid',
@@ -44,6 +45,7 @@ const usbMicrophone = ({ connector, phones, draw, takes, mute, ...plan }: UsbMic
     knob('gain', 'Gain', 0, 40, 20),
     ...(phones ? [knob('phones', 'Headphones', -60, 0, -10), onOff('direct', 'Direct', 'on')] : []),
     ...(mute ? [onOff('live', 'Microphone live', 'on')] : []),
+    ...(lights ? [onOff('lights', 'Lights', 'on')] : []),
   ],
   power: [{ port: 'usb' }],
   circuit: [
@@ -85,7 +87,7 @@ const usbMicrophone = ({ connector, phones, draw, takes, mute, ...plan }: UsbMic
     registersAs: 'audio',
     authenticated: false,
     draw,
-    ...(takes !== undefined && { takes }),
+    ...(lights && { takes: { setting: 'lights', values: lights } }),
     captures: ['capsule'],
     plays: phones,
   },
@@ -147,7 +149,7 @@ export const USB_MICROPHONES: readonly Part[] = [
     summary: 'declares 100 mA and takes 260 when its lights are on',
     price: 45,
     draw: 100,
-    takes: 260,
+    lights: { on: 260, off: 100 },
     phones: true,
     connector: 'usb-c',
   }),

@@ -32,6 +32,21 @@ const CASES: readonly (readonly [fault: string, does: string, sketch: RigSketch]
     },
   ],
   [
+    'a microphone that comes and goes when its lights are on',
+    'Lights to off',
+    {
+      parts: {
+        mic: 'usb-mic-lights',
+        lead: 'lead-usb-a-c',
+        hub: 'hub-unpowered',
+        up: 'adapter-usb-c-a',
+        phone: 'phone-usb-c',
+      },
+      joints: ['lead.b mic.usb', 'lead.a hub.s1', 'hub.plug up.a', 'up.c phone.port'],
+      distances: { mic: 0.15 },
+    },
+  ],
+  [
     'a phone that takes no notice of an interface: headphones into it, plain ones, and the interface stays',
     'Plug headphones, TRS plug into the headphone socket of mobile voice interface',
     {

@@ -40,6 +40,26 @@ const sayMayHum = (rig: Rig, f: Finding): Sentence => [
   ' With yours it may be heard: test it with everything plugged into the wall.',
 ];
 
+/** The recording is clean: what hums, and beside what. */
+const sayHumsInEars = (rig: Rig, f: Finding): Sentence => {
+  const [level, least, most, played] = f.values;
+  if (!level || !least || !most || !played) return [];
+  const beside = f.other ? ` The lead from ${noun(rig, f.other)} closes a loop through the grounds.` : '';
+  return [
+    `${capital(noun(rig, f.where.part))} ${level.name}s at `,
+    show(level),
+    ', typical, ',
+    show(least),
+    ' to ',
+    show(most),
+    '; what is played lies at ',
+    show(played),
+    ', so ',
+    limitFigure(f),
+    ` goes unheard.${beside} The recording does not have it.`,
+  ];
+};
+
 const saySags = (rig: Rig, f: Finding): Sentence => {
   const [left, thin, takes, metres] = f.values;
   if (!left || !thin || !takes || !metres) return [];
@@ -89,6 +109,10 @@ export const POWER_WORDS = {
   'may-hum': {
     title: 'May hum',
     says: sayMayHum,
+  },
+  'hums-in-ears': {
+    title: 'It hums in the room or in the ears',
+    says: sayHumsInEars,
   },
   sags: {
     title: 'Too few volts',
