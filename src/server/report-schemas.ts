@@ -145,7 +145,14 @@ const returns = {
   ),
   says: listOf(text),
   echo: listOf(object({ caller: text, roundTripMs: delay, lossDb: nullable('number'), wantsDb: number })),
-  loops: listOf(object({ marginDb: nullable('number'), through: listOf(text), air: { type: 'boolean' } })),
+  loops: listOf(
+    object({
+      marginDb: nullable('number'),
+      through: listOf(text),
+      air: { type: 'boolean' },
+      hertz: nullable('number'),
+    }),
+  ),
   moves: listOf(object({ says: text, edit, marginDb: nullable('number') })),
   air: listOf(
     object({

@@ -4,7 +4,7 @@ import { check, type Found } from './check';
 import { LOOP_MARGIN } from './origins';
 
 function say(facts: Facts, found: Howl, limit: number): Found {
-  const { worst, marginDb } = found;
+  const { worst, marginDb, at } = found;
   const recorder = facts.rig.purpose.recorders[0];
   return {
     where: { part: worst.speaker },
@@ -14,6 +14,7 @@ function say(facts: Facts, found: Howl, limit: number): Found {
     values: [
       { name: 'margin', value: marginDb, unit: 'dB' },
       { name: 'apart', value: worst.placing.metres, unit: 'm' },
+      { name: 'in the octave of', value: at, unit: 'Hz' },
     ],
     limit: { value: limit, unit: 'dB', is: 'at least' },
   };
@@ -27,7 +28,7 @@ export const howls = check({
   severity: ['blocks'],
   origin: LOOP_MARGIN,
   limit:
-    'Loop gain through the air under 0 dB at 1 kHz, whatever its phase (Barkhausen’s criterion, worst case).',
+    'Loop gain through the air under 0 dB in every octave from 125 Hz to 8 kHz, whatever its phase (Barkhausen’s criterion, worst case).',
   aspect: 'returns',
   cures: ['gain', 'send', 'switch', 'less'],
   find: (facts) => {

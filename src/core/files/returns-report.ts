@@ -46,10 +46,11 @@ export function hearsReport(rig: Rig, view: ReturnsView = returnsView(rig)) {
       lossDb: finite(loss),
       wantsDb: wants,
     })),
-    loops: view.loops.map(({ marginDb, through, air = false }) => ({
+    loops: view.loops.map(({ marginDb, through, air = false, hertz }) => ({
       marginDb: finite(marginDb),
       through,
       air,
+      hertz: hertz ?? null,
     })),
     air: view.air.map(({ speaker, microphone, placing, said, delayMs }) => ({
       speaker,

@@ -8,8 +8,9 @@ import type { Rig } from '../rig';
 export interface LoopView {
   readonly marginDb: number;
   readonly through: readonly string[];
-  /** Through the air. */
+  /** Through the air, and the octave with least room, Hz. */
   readonly air?: true;
+  readonly hertz?: number;
 }
 
 /** Who hears whom, who hears themself, what goes round. */
@@ -31,7 +32,14 @@ const throughStages = (facts: Facts): LoopView[] =>
 function throughAir(facts: Facts): LoopView[] {
   const found = howl(facts);
   return found
-    ? [{ marginDb: found.marginDb, through: [found.worst.speaker, found.worst.microphone], air: true }]
+    ? [
+        {
+          marginDb: found.marginDb,
+          through: [found.worst.speaker, found.worst.microphone],
+          air: true,
+          hertz: found.at,
+        },
+      ]
     : [];
 }
 

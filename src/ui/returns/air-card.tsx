@@ -131,7 +131,7 @@ export function AirCard({ rig, found, edit }: AirCardProps) {
       <h3 className="font-bold">Loudspeakers in the room</h3>
       <p className="mt-1" data-margin={loop ? loop.marginDb.toFixed(1) : 'none'}>
         {loop
-          ? sayMargin(loop.marginDb)
+          ? `${sayMargin(loop.marginDb)}${loop.hertz === undefined || loop.hertz === 1000 ? '' : ` Least room in the octave of ${loop.hertz} Hz.`}`
           : 'Nothing of a microphone comes to a loudspeaker: nothing can howl.'}
       </p>
       <ul className="mt-1">

@@ -1,7 +1,7 @@
 import type { Facts } from '../facts';
-import { figureOf, magnitude, nodeKey, type SoundSource } from '../circuit';
+import { figureOf, magnitude, nodeKey, REFERENCE_FREQUENCY, type SoundSource } from '../circuit';
 import { monitoringOf } from '../flow';
-import { gainToDb, PASCAL_SPL } from '../../units';
+import { gainToDb, PASCAL_SPL, type Hertz } from '../../units';
 import type { LaidPart, Placing } from '../../rig';
 import { diffuseShare, patternGain } from './patterns';
 import { reverberant, USUAL_ROOM } from './room';
@@ -90,16 +90,16 @@ const terminals = (facts: Facts, speaker: string) => {
 };
 
 /** Gain from a source of the circuit to a loudspeaker’s terminals, linear. */
-export function toSpeaker(facts: Facts, source: string, speaker: string): number {
+export function toSpeaker(facts: Facts, source: string, speaker: string, at = REFERENCE_FREQUENCY): number {
   const [plus, minus] = terminals(facts, speaker);
   // A part of one's own may name a node that it does not have.
   if (plus === undefined || minus === undefined) return 0;
-  const gain = facts.alternating.gain(source, plus, minus);
+  const gain = facts.alternatingAt(at).gain(source, plus, minus);
   return gain ? magnitude(gain) : 0;
 }
 
 /** The same by way of an app that plays its input back: into the converter, and out again. */
-function throughApps(facts: Facts, source: string, speaker: string): number {
+function throughApps(facts: Facts, source: string, speaker: string, at: Hertz): number {
   return facts.inputs
     .filter(
       ({ host, accepted, plugged, on }) =>
@@ -109,13 +109,13 @@ function throughApps(facts: Facts, source: string, speaker: string): number {
       input.channels.flatMap((channel) => {
         const spec = input.capture.channels[channel.number - 1];
         const net = (node: string | undefined) => facts.nets.of(nodeKey(input.placed, node ?? ''));
-        const taken = facts.alternating.gain(source, net(spec?.plus), net(spec?.minus));
+        const taken = facts.alternatingAt(at).gain(source, net(spec?.plus), net(spec?.minus));
         if (!taken) return [];
         const outputs = facts.playing.filter(
           (s) => facts.playsAt.get(s.placed) === input.host && s.kind === 'signal',
         );
         const played = outputs.map(
-          (s) => (s.kind === 'signal' ? s.sensitivity : 0) + gainToDb(toSpeaker(facts, s.id, speaker)),
+          (s) => (s.kind === 'signal' ? s.sensitivity : 0) + gainToDb(toSpeaker(facts, s.id, speaker, at)),
         );
         return [magnitude(taken) * 10 ** ((Math.max(-Infinity, ...played) - channel.fullScale) / 20)];
       }),
@@ -124,5 +124,5 @@ function throughApps(facts: Facts, source: string, speaker: string): number {
 }
 
 /** From a microphone’s own volts to a loudspeaker’s terminals, past the recorders and through their apps. */
-export const backTo = (facts: Facts, source: string, speaker: string): number =>
-  toSpeaker(facts, source, speaker) + throughApps(facts, source, speaker);
+export const backTo = (facts: Facts, source: string, speaker: string, at = REFERENCE_FREQUENCY): number =>
+  toSpeaker(facts, source, speaker, at) + throughApps(facts, source, speaker, at);

@@ -1,10 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { layRig, type RigSketch } from '../../../../testing/lay-rig';
+import type { Part } from '../../parts';
 import { applyEdit, type Placing, type Rig } from '../../rig';
+import { dbSpl, gainToDb } from '../../units';
 import { allFacts } from '..';
 import { analyse } from '../../judge';
 import { hearing } from '../hearing';
-import { couplings, howl } from '.';
+import { backTo, couplings } from './couplings';
+import { howl } from '.';
 
 /** A microphone on a mixer, its main output on a powered loudspeaker in a small hall; gain as a quiet talker wants it. */
 const hall = (mic: string, placing: Omit<Placing, 'speaker' | 'microphone'>): Rig => {
@@ -64,6 +67,46 @@ describe('loudspeakers and microphones in one room', () => {
         }),
       );
     expect(open(4) - open(2)).toBeCloseTo(6.02, 1);
+  });
+  it('is looked for in every octave: behind a capacitor the treble has less room than 1 kHz, by the filter’s own law', () => {
+    const [CORNER, OHMS] = [1600, 10_000];
+    const rig = hall('dynamic-xlr', { metres: 5, degrees: 180 });
+    const own: Part = {
+      id: 'own-thin',
+      name: 'Thin loudspeaker',
+      family: 'loudspeaker',
+      summary: 'no bass, made up for this',
+      price: 1,
+      ports: [
+        {
+          id: 'in',
+          name: 'line input',
+          connector: 'trs-6.35',
+          gender: 'jack',
+          direction: 'in',
+          roles: { T: 'hot', R: 'cold', S: 'ground' },
+        },
+      ],
+      circuit: [
+        { kind: 'capacitor', a: 'in.T', b: 'cone', farads: 1 / (2 * Math.PI * CORNER * OHMS) },
+        { kind: 'resistor', a: 'cone', b: 'in.R', ohms: OHMS },
+        { kind: 'wire', a: 'in.R', b: 'in.S' },
+      ],
+      speaker: { plus: 'cone', minus: 'in.R', spl: dbSpl(95), directivity: 6 },
+    } as Part;
+    const thin = {
+      ...rig,
+      ownParts: [own],
+      parts: rig.parts.map((p) => (p.id === 'speaker' ? { id: 'speaker', part: own.id } : p)),
+    };
+    const found = howl(allFacts(thin)[0]);
+    expect(found?.at).toBe(8000);
+    const passes = (at: number) => -10 * Math.log10(1 + (CORNER / at) ** 2);
+    const [facts] = allFacts(thin);
+    const [pair] = couplings(facts);
+    const at1k = pair ? -gainToDb(pair.gain * backTo(facts, pair.source, pair.speaker)) : NaN;
+    // The mixer's own 75 Ω before 10 kΩ move the corner by less than a hundredth.
+    expect(at1k - (found?.marginDb ?? NaN)).toBeCloseTo(passes(8000) - passes(1000), 1);
   });
   it('a rig without a loudspeaker has no such loop', () => {
     const rig = layRig({ parts: { mic: 'dynamic-xlr', phone: 'phone-usb-c' }, joints: [] });

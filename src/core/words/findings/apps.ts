@@ -71,7 +71,7 @@ const sayTwice = (rig: Rig, f: Finding): Sentence => [
 ];
 
 const sayHowls = (rig: Rig, f: Finding): Sentence => {
-  const [margin, apart] = f.values;
+  const [margin, apart, octave] = f.values;
   const over = margin && margin.value <= 0;
   return [
     `${capital(nameOf(rig, f.other))} hears ${nameOf(rig, f.where.part)}, `,
@@ -80,6 +80,7 @@ const sayHowls = (rig: Rig, f: Finding): Sentence => {
       ? ' away, which plays it: what goes round comes back louder, margin '
       : ' away, which plays it: margin to howling ',
     ...(margin ? [show(margin)] : []),
+    ...(octave ? [', least in the octave of ', show(octave)] : []),
     '; ',
     limitFigure(f),
     ' is wanted.',
