@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { fixesFor } from '../core/search/fixes';
 import { planGains } from '../core/search/levels';
 import { planReturns } from '../core/search/returns';
+import { desk } from '../../testing/desk';
 import { wayOut } from '../core/search/way-out';
 import { analyse } from '../core/judge';
 import { forgetFactors, forgetNetworks } from '../core/engine/circuit';
@@ -93,8 +94,17 @@ function rows(folder: string): Row[] {
         : []),
     ];
   });
-  return [...edits, ...analyses, ...plans, ...fixes, ...ways];
+  const four = desk(CALLERS, SEED);
+  const calls: Row = {
+    what: `the mix-minus, ${CALLERS} callers on a desk made up for them`,
+    parts: four.parts.length,
+    ...time(() => planReturns({ ...four }), 20),
+  };
+  return [...edits, ...analyses, ...plans, calls, ...fixes, ...ways];
 }
+
+/** So many callers at once, and the seed by which their sends stand. */
+const [CALLERS, SEED] = [4, 401];
 
 /** So many edits as somebody makes who turns something every half second for an hour. */
 const EDITS_AN_HOUR = 7200;
