@@ -144,7 +144,15 @@ const returns = {
     }),
   ),
   says: listOf(text),
-  echo: listOf(object({ caller: text, roundTripMs: delay, lossDb: nullable('number'), wantsDb: number })),
+  echo: listOf(
+    object({
+      caller: text,
+      roundTripMs: delay,
+      lossDb: nullable('number'),
+      wantsDb: number,
+      cancelling: nullable('string'),
+    }),
+  ),
   loops: listOf(
     object({
       marginDb: nullable('number'),

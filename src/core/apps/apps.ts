@@ -75,6 +75,8 @@ export interface App {
   readonly farEnd: boolean;
   /** One way over its network, milliseconds: typical, and as it spreads; absent where nobody is at the far end. */
   readonly network?: { readonly typical: number; readonly least: number; readonly most: number };
+  /** It says that it takes out of its input what it plays, and on what that rests; absent where it leaves all in. */
+  readonly cancelsEcho?: Evidence;
   /** What a session with it asks of the host. */
   readonly load: 'sound' | 'film' | 'stream';
   /** Absent where it passes on all that it is given, or differs from app to app. */
@@ -85,6 +87,7 @@ export interface App {
 }
 
 const practice: Evidence = { kind: 'common practice', date: '2026-11-23' };
+const claimed: Evidence = { kind: 'claimed', date: '2026-11-26' };
 const untested: Evidence = { kind: 'untested', date: '2026-11-23' };
 
 /** A call 60 to 250 ms one way, a browser studio 100 to 300. Typical. */
@@ -234,6 +237,7 @@ export const APPS: readonly App[] = [
     channels: 'mono',
     farEnd: true,
     network: CALL,
+    cancelsEcho: claimed,
     load: 'stream',
     band: WIDE_BAND,
   }),
@@ -246,6 +250,7 @@ export const APPS: readonly App[] = [
       channels: 'mono',
       farEnd: true,
       network: CALL,
+      cancelsEcho: claimed,
       load: 'stream',
     },
   ),

@@ -1,3 +1,4 @@
+import { findApp } from '../apps';
 import { returnsView, type ReturnsView } from '../views';
 import { airMoves, planReturns, type ReturnsPlan } from '../search/returns';
 import type { Rig } from '../rig';
@@ -45,6 +46,7 @@ export function hearsReport(rig: Rig, view: ReturnsView = returnsView(rig)) {
       roundTripMs: roundTrip,
       lossDb: finite(loss),
       wantsDb: wants,
+      cancelling: findApp(rig.parts.find(({ id }) => id === caller)?.app ?? '')?.cancelsEcho?.kind ?? null,
     })),
     loops: view.loops.map(({ marginDb, through, air = false, hertz }) => ({
       marginDb: finite(marginDb),

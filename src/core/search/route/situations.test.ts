@@ -226,3 +226,24 @@ describe('twelve metres from the mixer', () => {
     },
   );
 });
+
+// Common practice: a caller is fed ahead of the faders where the desk has such a send, so that no fader takes the host from them.
+describe('the send of a caller', () => {
+  it.each([
+    ['mixer-monitor-fx', 'mon'],
+    ['mixer-aux-fx', 'aux'],
+  ])('%s: by %s, which does not follow the faders', (mixer, send) => {
+    const [route] = plan(
+      requestOf({
+        sources: ['dynamic-xlr'],
+        through: mixer,
+        to: [['phone-ctia', 'voice-room']],
+        wishes: { callers: true },
+      }),
+    ).routes;
+    const joints = route?.rig.joints.flatMap(({ plug, jack }) => [plug, jack]) ?? [];
+    const sends = findPart(mixer)?.ports.filter(({ id }) => ['mon', 'aux', 'fx'].includes(id)) ?? [];
+    const used = sends.filter(({ id }) => joints.some((end) => end.part === mixer && end.port === id));
+    expect(used.map(({ id }) => id)).toEqual([send]);
+  });
+});

@@ -1,3 +1,4 @@
+import { findApp } from '../../apps';
 import type { Finding } from '../../checks';
 import { appOf } from '../../engine/flow';
 import { laidParts, type Rig } from '../../rig';
@@ -46,6 +47,12 @@ const saySharesTrack = (rig: Rig, f: Finding): Sentence => [
   `${capital(noun(rig, f.source))} and ${noun(rig, f.other)} come to ${noun(rig, f.recorder)} on the same sides or tracks. Of ${noun(rig, f.source)} alone there ${f.values[0]?.value === 1 ? 'is' : 'are'} ${numberWord(f.values[0]?.value ?? 0)}, where each was to have one of its own.`,
 ];
 
+/** The app on a device says that it cancels echoes, and nobody has tried it. */
+function claimsToCancel(rig: Rig, host: string | undefined): boolean {
+  const app = rig.parts.find(({ id }) => id === host)?.app;
+  return findApp(app ?? '')?.cancelsEcho?.kind === 'claimed';
+}
+
 const sayReturns = (rig: Rig, f: Finding): Sentence => [
   `What ${noun(rig, f.recorder)} plays comes back into its input at `,
   ...f.values.slice(0, 1).map(show),
@@ -54,6 +61,11 @@ const sayReturns = (rig: Rig, f: Finding): Sentence => [
   ' keeps the far end from hearing itself',
   ...f.values.slice(1).flatMap((m) => (m.value > 0 ? [', here ', show(m), ' late, typical'] : [])),
   '.',
+  ...(claimsToCancel(rig, f.recorder)
+    ? [
+        ' Such an app claims to take echoes out; do not rely on it: one that comes by a lead is often left in.',
+      ]
+    : []),
 ];
 
 const sayDeaf = (rig: Rig, f: Finding): Sentence => [
