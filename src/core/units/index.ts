@@ -47,5 +47,5 @@ export {
 export { formatDb, formatFigure, formatOhms, formatQuantity, formatVolts } from './format';
 export type { FigureUnit, ParsedFigure } from './parse';
 export { parseFigure } from './parse';
-export type { KnobReading } from './knob';
-export { readKnob, sayClock } from './knob';
+export type { KnobReading, KnobScale, TaperPoint } from './knob';
+export { audioTaper, readKnob, sayClock, sayReading } from './knob';

@@ -1,3 +1,16 @@
+/** Share of the travel, 0 to 1, and the dB there. */
+export type TaperPoint = readonly [travel: number, decibels: number];
+
+/** What of a knob says how it is read. */
+export interface KnobScale {
+  readonly from: number;
+  readonly to: number;
+  /** Even in dB where absent. */
+  readonly taper?: readonly TaperPoint[];
+  /** dB from notch to notch. */
+  readonly notch?: number;
+}
+
 /** How people read a knob that bears no figures. */
 export interface KnobReading {
   /** Of its travel, 0 to 100. */
@@ -5,22 +18,66 @@ export interface KnobReading {
   /** The hand of a clock: from 7 over 12 to 5. */
   readonly hour: number;
   readonly half: boolean;
+  /** Of a knob with notches: which it stands at, from 1. */
+  readonly notch?: number;
 }
 
 /** Knobs turn from 7 o'clock to 5 o'clock, 300°. Common practice. */
 const TRAVEL_HOURS = 10;
 const FIRST_HOUR = 7;
 
-/** Where a knob stands, its scale being even over its travel; undefined for one that has no range. */
-export function readKnob(from: number, to: number, value: number): KnobReading | undefined {
+/**
+ * An audio taper: dB under its top, by share of the travel. Half way it is 20 dB down, as a carbon track of law A is and as the scale of a fader
+ * is drawn. Typical, from memory.
+ */
+const AUDIO_TAPER: readonly TaperPoint[] = [
+  [0.13, -50],
+  [0.23, -40],
+  [0.36, -30],
+  [0.52, -20],
+  [0.75, -10],
+  [1, 0],
+];
+
+/** The audio taper of a level knob or fader between two ends, dB. */
+export const audioTaper = (from: number, to: number): readonly TaperPoint[] => [
+  [0, from],
+  ...AUDIO_TAPER.map(([travel, under]): TaperPoint => [travel, to + under]).filter(([, at]) => at > from),
+];
+
+/** Share of the travel at which a knob gives so many dB, straight between the points of its taper. */
+function travelAt({ from, to, taper }: KnobScale, value: number): number {
+  const points: readonly TaperPoint[] = taper ?? [
+    [0, from],
+    [1, to],
+  ];
+  const after = points.findIndex(([, at]) => at >= value);
+  const [high, low] = [points[after], points[after - 1]];
+  if (!high) return 1;
+  if (!low) return high[0];
+  return low[0] + ((high[0] - low[0]) * (value - low[1])) / (high[1] - low[1]);
+}
+
+/** Where a knob stands, as people read it; undefined for one that has no range. */
+export function readKnob(scale: KnobScale, value: number): KnobReading | undefined {
+  const { from, to, notch } = scale;
   if (!(to > from) || !Number.isFinite(value)) return undefined;
-  const share = Math.min(1, Math.max(0, (value - from) / (to - from)));
+  const share = Math.min(1, Math.max(0, travelAt(scale, Math.min(to, Math.max(from, value)))));
   const halves = Math.round(share * TRAVEL_HOURS * 2);
   const hours = FIRST_HOUR + halves / 2;
   const whole = Math.floor(hours);
-  return { percent: Math.round(share * 100), hour: whole > 12 ? whole - 12 : whole, half: hours % 1 > 0 };
+  return {
+    percent: Math.round(share * 100),
+    hour: whole > 12 ? whole - 12 : whole,
+    half: hours % 1 > 0,
+    ...(notch !== undefined && { notch: Math.round((value - from) / notch) + 1 }),
+  };
 }
 
 /** "2 o'clock", "half past 9". */
 export const sayClock = ({ hour, half }: KnobReading): string =>
   half ? `half past ${hour}` : `${hour} o’clock`;
+
+/** "2 o’clock, 68 %", "notch 3". */
+export const sayReading = (reading: KnobReading): string =>
+  reading.notch === undefined ? `${sayClock(reading)}, ${reading.percent} %` : `notch ${reading.notch}`;

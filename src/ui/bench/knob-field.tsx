@@ -2,7 +2,7 @@
 import { Slider } from 'radix-ui';
 import { useState } from 'react';
 import type { KnobSetting } from '../../core/parts';
-import { formatDb } from '../../core/units';
+import { formatDb, readKnob, sayReading } from '../../core/units';
 import type { FieldProps } from './field-props';
 
 /** While it is dragged the verdict follows; the rig keeps where it is let go. */
@@ -16,8 +16,10 @@ export function KnobField({
   const stands = typeof value === 'number' ? value : setting.initial;
   const [dragged, setDragged] = useState<number>();
   const shown = dragged ?? stands;
+  const reading = readKnob(setting, shown);
+  const read = reading ? sayReading(reading) : '';
   return (
-    <div className="flex min-h-11 items-center gap-2 lg:min-h-8">
+    <div className="flex min-h-11 items-center gap-2 lg:min-h-9">
       <span aria-hidden>{name}</span>
       <Slider.Root
         className="relative flex h-8 w-32 touch-none items-center"
@@ -39,11 +41,14 @@ export function KnobField({
         </Slider.Track>
         <Slider.Thumb
           aria-label={setting.name}
-          aria-valuetext={formatDb(shown)}
+          aria-valuetext={[formatDb(shown), read].filter(Boolean).join(', ')}
           className="border-sea bg-card block size-6 rounded-full border-[3px]"
         />
       </Slider.Root>
-      <span className="w-20 font-mono text-xs">{formatDb(shown)}</span>
+      <span className="w-28 text-xs leading-tight">
+        <span className="font-mono">{formatDb(shown)}</span>
+        <span className="text-soft block">{read}</span>
+      </span>
     </div>
   );
 }

@@ -52,12 +52,15 @@ interface CameraPlan {
   readonly phones: boolean;
 }
 
+/** From one notch of a camera's microphone level to the next, dB. Typical, from memory. */
+const NOTCH = 3;
+
 /** A camera with a stereo microphone jack. At its usual first notch: full-scale sine and noise typical. */
 const camera = ({ phones, ...plan }: CameraPlan): Part => ({
   ...plan,
   family: 'camera',
   ports: [micJack, ...(phones ? [phonesOut('trs-3.5')].map(named('headphone jack')) : [])],
-  settings: [knob('gain', 'Microphone level above the first notch', 0, 30, 0)],
+  settings: [{ ...knob('gain', 'Microphone level', 0, 30, 0), notch: NOTCH }],
   // Filming on its battery: typical.
   battery: { hours: { typical: 2, least: 1.5, most: 3 } },
   circuit: [...micJackCircuit(10_000), ...(phones ? headphoneJack : [])],

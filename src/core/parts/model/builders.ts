@@ -1,4 +1,5 @@
 import type { Connector, Contact, Gender } from '../../plugs';
+import { audioTaper } from '../../units';
 import { usualMaximum } from './maximums';
 import type {
   CircuitElement,
@@ -103,6 +104,9 @@ export const onOff = (id: string, name: string, initial: 'on' | 'off'): SwitchSe
   initial,
 });
 
+/** A knob that goes down to here is a level or a fader, which has an audio taper; a gain stops far above, and is about even in dB. */
+const LEVEL_FROM = -40;
+
 export const knob = (id: string, name: string, from: number, to: number, initial: number): KnobSetting => ({
   kind: 'knob',
   id,
@@ -111,6 +115,7 @@ export const knob = (id: string, name: string, from: number, to: number, initial
   to,
   step: 1,
   initial,
+  ...(from <= LEVEL_FROM && { taper: audioTaper(from, to) }),
 });
 
 /** One of several settings that stand together: its name in full says of what it is. */

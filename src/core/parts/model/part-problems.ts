@@ -61,6 +61,25 @@ function* circuitProblems(part: Part, contacts: ReadonlySet<string>): Problems {
   }
 }
 
+/** A taper runs from one end of the knob to the other, and always onward. */
+function* taperProblems(part: Part): Problems {
+  for (const [index, setting] of (part.settings ?? []).entries()) {
+    if (setting.kind !== 'knob' || !setting.taper) continue;
+    const at = `/settings/${index}/taper`;
+    const { taper, from, to } = setting;
+    const ends = [taper[0], taper.at(-1)];
+    if (ends[0]?.[0] !== 0 || ends[0][1] !== from || ends[1]?.[0] !== 1 || ends[1][1] !== to) {
+      yield { at, value: setting.id, expected: 'must run from 0 at the least dB to 1 at the most' };
+    }
+    const back = taper.findIndex(([travel, dB], i) => {
+      const before = taper[i - 1];
+      return before !== undefined && (travel <= before[0] || dB <= before[1]);
+    });
+    if (back > 0)
+      yield { at: `${at}/${back}`, value: setting.id, expected: 'must lie beyond the one before' };
+  }
+}
+
 /** A loudspeaker’s gain must hang on what there is. */
 function* speakerProblems(part: Part): Problems {
   if (part.speaker?.gain !== undefined) yield* quantityProblems(part, '/speaker/gain', part.speaker.gain);
@@ -180,6 +199,7 @@ export function* partProblems(part: Part): Problems {
   );
   yield* portProblems(part);
   yield* settingProblems(part);
+  yield* taperProblems(part);
   yield* circuitProblems(part, contacts);
   yield* listeningProblems(part);
   yield* speakerProblems(part);

@@ -310,6 +310,10 @@ export interface KnobSetting {
   readonly to: number;
   readonly step: number;
   readonly initial: number;
+  /** Share of the travel, 0 to 1, and the dB there, from one end to the other; even in dB where absent. */
+  readonly taper?: readonly (readonly [number, number])[];
+  /** dB from one of its notches to the next: it is read as a number of notches, the first at the least. */
+  readonly notch?: number;
 }
 
 /** One converter channel: the circuit voltage from `minus` to `plus`. Its place in the capture's list is its input number, from 1; `further`: only apps that record by input number reach it. */
