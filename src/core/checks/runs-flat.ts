@@ -1,6 +1,22 @@
-import { discharge, stores } from '../engine/power';
+import { carryThrough, discharge, stores, type Carry } from '../engine/power';
 import { check, type Found } from './check';
+import type { Measured } from './finding';
 import { RUN_TIME } from './origins';
+
+const CARRIES: Readonly<Record<Carry['is'], readonly [name: string, unit: Measured['unit']]>> = {
+  current: ['more coming in', 'mA'],
+  cells: ['sets of cells more', ''],
+  charge: ['on a charger', 'min'],
+};
+
+/** What would carry it through, as usual and at the worst. */
+function carriesOf(carry: Carry): Measured[] {
+  const [name, unit] = CARRIES[carry.is];
+  return [
+    { name, value: carry.typical, unit },
+    { name: `${name}, at the worst`, value: carry.worst, unit },
+  ];
+}
 
 /** Where a session is planned: a battery that is empty before its end. */
 export const runsFlat = check({
@@ -15,7 +31,10 @@ export const runsFlat = check({
   find: (facts) => {
     const planned = facts.rig.surroundings.session?.minutes;
     if (planned === undefined) return [];
-    return discharge(stores(facts)).flatMap(({ placed, flat, flatSoonest }): Found[] => {
+    const held = stores(facts);
+    return discharge(held).flatMap((line, index): Found[] => {
+      const { placed, flat, flatSoonest } = line;
+      const store = held[index];
       const soonest = flatSoonest ?? Infinity;
       if (soonest >= planned) return [];
       const sure = flat !== undefined && flat < planned;
@@ -26,6 +45,7 @@ export const runsFlat = check({
           values: [
             { name: 'lasts', value: flat ?? planned, unit: 'min' },
             { name: 'at the worst', value: soonest, unit: 'min' },
+            ...(store ? carriesOf(carryThrough(store, line, planned)) : []),
           ],
           limit: { value: planned, unit: 'min', is: 'at least' },
         },

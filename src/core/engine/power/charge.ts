@@ -21,8 +21,8 @@ const LOADS: Readonly<Record<SessionLoad, Range>> = {
 const COMPUTER: Range = { typical: 15, least: 8, most: 25 };
 
 /** Of what is given out at 5 V so much is taken from the cell: the converter loses the rest. Typical. */
-const CONVERTED = 0.85;
-const VOLTS = 5;
+export const CONVERTED = 0.85;
+export const VOLTS = 5;
 
 /** A battery of the rig: what it holds and what goes in and out, watt-hours and watts. */
 export interface Store {
@@ -37,6 +37,8 @@ export interface Store {
   readonly from: readonly string[];
   /** Cells that are exchanged. */
   readonly cells?: string;
+  /** Known by how long it lasts alone: watt-hours are hours. */
+  readonly byHours: boolean;
   /** How full at the start, 0 to 1. */
   readonly begins: number;
 }
@@ -105,6 +107,7 @@ export function stores(facts: Facts): Store[] {
         gives: byHours ? 0 : (out.reduce((sum, { takes }) => sum + takes, 0) / 1000) * (VOLTS / CONVERTED),
         comes: byHours ? (milliamps > 0 ? 1 : 0) : (milliamps / 1000) * VOLTS * CONVERTED,
         from: givers.filter(isStore),
+        byHours,
         ...(laid.part.battery?.cells !== undefined && { cells: laid.part.battery.cells }),
         begins: facts.rig.surroundings.session?.charge?.[id] ?? 1,
       },

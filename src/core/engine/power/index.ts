@@ -10,3 +10,5 @@ export type { PhantomSupply } from './phantom';
 export { phantomSupplies } from './phantom';
 export type { DeviceDraw, DeviceState } from './states';
 export { deviceDraws } from './states';
+export type { Carry } from './carry';
+export { carryThrough } from './carry';

@@ -168,6 +168,7 @@ const store = (over: Partial<Store>): Store => ({
   gives: 0,
   comes: 0,
   from: [],
+  byHours: false,
   begins: 1,
   ...over,
 });

@@ -1,4 +1,4 @@
-import { isSupply, supplySockets, type Part } from '../../parts';
+import { isSupply, passesOn, supplySockets, type Part } from '../../parts';
 import { checkOf } from '../../checks';
 import {
   freshId,
@@ -15,7 +15,7 @@ import { candidatesFor } from '../fixes/candidates';
 import { fedOtherwise } from '../fixes/charged';
 import { costOfEdit, type EditCost } from '../fixes/edit-cost';
 import { relocations } from './relocations';
-import { additions, additionsAt, swapsFor } from '../fixes/with-parts';
+import { additions, additionsAt, insertsAt, swapsFor } from '../fixes/with-parts';
 import { planReturns } from '../returns';
 import { gainEdits } from '../settings/gains';
 import type { Judged } from './judged';
@@ -95,6 +95,23 @@ function withSupply(rig: Rig, edit: RigEdit, drawer: Drawer): Move[] {
   return supplyFor(rig, part, placed, drawer).map((supply) => together(rig, [edit, supply], drawer));
 }
 
+/** What hands a charge on, with a supply in it: between a battery that does not last and what hangs on it, or in the place of that. */
+function carriedThrough({ rig, weighing }: Judged, drawer: Drawer): Move[] {
+  const flat = new Set(
+    weighing.flatMap(({ code, where }) => (checkOf(code)?.asks === 'last' ? [where.part] : [])),
+  );
+  if (flat.size === 0) return [];
+  const joints = rig.joints.filter(({ plug, jack }) => flat.has(plug.part) || flat.has(jack.part));
+  const beside = new Set(joints.flatMap(({ plug, jack }) => [plug.part, jack.part]));
+  const edits = [
+    ...joints.flatMap((joint) => insertsAt(rig, joint)),
+    ...laidParts(rig)
+      .filter(({ placed, part }) => beside.has(placed.id) && !flat.has(placed.id) && passesOn(part))
+      .flatMap((laid) => swapsFor(rig, laid, passesOn)),
+  ];
+  return edits.flatMap((edit) => withSupply(rig, edit, drawer));
+}
+
 /** The second half of a stereo pair: a lead from a free output into a free input. */
 function pairs(rig: Rig, drawer: Drawer): Move[] {
   const taken = new Set(rig.parts.map(({ id }) => id));
@@ -172,6 +189,7 @@ export function movesFor(state: Judged, drawer: Drawer): Move[] {
     ...[...edits, ...gains, ...exchanges(rig)].map((edit) => moveOf(rig, edit, drawer)),
     ...(gains.length > 1 ? [together(rig, gains, drawer)] : []),
     ...(needsPower ? wiring.flatMap((edit) => withSupply(rig, edit, drawer)) : []),
+    ...carriedThrough(state, drawer),
     ...(cures.has('pair') ? pairs(rig, drawer) : []),
     ...(cures.has('feeder') ? fedOtherwise(facts, rig).map((each) => together(rig, each, drawer)) : []),
     ...(cures.has('replug')

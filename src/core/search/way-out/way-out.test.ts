@@ -132,3 +132,22 @@ it('whoever listens ahead of the phone gets a splitter at its jack, and plugs in
   expect(says.at(-1)).toContain('Plug headphones, TRS plug into the headphone socket of headset splitter');
   expect(after.verdict).toBe('clean');
 });
+
+// Common practice: a phone that would be empty before the end is charged through what hangs on it.
+describe('a phone that does not last', () => {
+  it('gets a dongle that hands a charge on, with a charger in it', () => {
+    const rig = layRig({
+      parts: { mic: 'clip-on-trrs', dongle: 'dongle-usb-c-headset', phone: 'phone-usb-c' },
+      joints: ['mic.plug dongle.jack', 'dongle.plug phone.port'],
+      distances: { mic: 0.2 },
+      apps: { phone: 'live-stream' },
+    });
+    const long: Rig = { ...rig, surroundings: { ...rig.surroundings, session: { minutes: 300 } } };
+    expect(outcomeOf(long).findings.map(({ code }) => code)).toContain('runs-flat');
+    const { says, after } = followed(long);
+    expect(says).toHaveLength(2);
+    expect(says[0]).toMatch(/Swap .* for .*charge-through/);
+    expect(says[1]).toMatch(/charger|power bank/);
+    expect(after.verdict).toBe('clean');
+  });
+});

@@ -1,4 +1,4 @@
-import type { Finding } from '../../checks';
+import type { Finding, Measured } from '../../checks';
 import type { Rig } from '../../rig';
 import type { FindingWords } from '../finding-words';
 import { limitFigure, rangeFigure, show } from '../measured';
@@ -86,8 +86,43 @@ const saySleeps = (rig: Rig, f: Finding): Sentence => [
   '. Try it for a quarter of an hour before the day.',
 ];
 
+/** "260 mA to 840 mA", or one of them where they round to the same. */
+const range = (typical: number, worst: number, say: (value: number) => string): string => {
+  const [from, to] = [say(typical), say(worst)];
+  return from === to || typical <= 0 ? to : `${from}, at the worst ${to}`;
+};
+
+/** Chargers and banks are told by steps of so many mA. */
+const STEP_MILLIAMPS = 50;
+
+/** What would carry it through; in cells, in current or in time on a charger, by the unit. */
+function sayCarry([typical, worst]: readonly Measured[]): Sentence {
+  if (!typical || !worst) return [];
+  const inSteps = (mA: number) => `${Math.ceil(mA / STEP_MILLIAMPS) * STEP_MILLIAMPS} mA`;
+  switch (typical.unit) {
+    case 'mA':
+      return [
+        ' ',
+        figure(range(typical.value, worst.value, inSteps)),
+        ' more coming in all the while would carry it through: a charger or power bank on a hub or adapter that hands the charge on.',
+      ];
+    case 'min':
+      return [
+        ' ',
+        figure(range(typical.value, worst.value, sayMinutes)),
+        ' on a charger on the way would carry it through.',
+      ];
+    default:
+      return [
+        ' Fresh cells carry it through: ',
+        figure(range(typical.value, worst.value, (sets) => `${sets}`)),
+        worst.value === 1 ? ' set more.' : ' sets more.',
+      ];
+  }
+}
+
 const sayFlat = (rig: Rig, f: Finding): Sentence => {
-  const [lasts, soonest] = f.values;
+  const [lasts, soonest, ...carry] = f.values;
   if (!lasts || !soonest || !f.limit) return [];
   return [
     `${capital(noun(rig, f.where.part))} is empty after about `,
@@ -97,6 +132,7 @@ const sayFlat = (rig: Rig, f: Finding): Sentence => {
     '; the session is ',
     figure(sayMinutes(f.limit.value)),
     '.',
+    ...sayCarry(carry),
   ];
 };
 
