@@ -42,6 +42,7 @@ export type { ContactMaximum } from './model/maximums';
 export { maximumOf, maximumsOf } from './model/maximums';
 export {
   goesBetween,
+  servesLike,
   hasInputsApart,
   isCopper,
   isHeadphones,

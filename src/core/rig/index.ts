@@ -33,7 +33,7 @@ export {
   settingOf,
 } from './lookup';
 export type { RigEdit } from './edits';
-export { applyEdit, isSource, isSpoken, swapEdits, whyNot } from './edits';
+export { applyEdit, isSource, isSpoken, likest, swapEdits, whyNot } from './edits';
 export { copyName, freshId, LIMITS } from './limits';
 export type { Bridge } from './sockets';
 export { bridges, freeSocketsFor } from './sockets';

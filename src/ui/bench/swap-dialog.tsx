@@ -54,6 +54,8 @@ function OptionRow(props: { rig: Rig; option: Option; drawer: Drawer; choose: ()
         <span className="text-soft block">
           {sayOutcome(rig, option.outcome)}
           {cost ? ` ${cost}.` : ''}
+          {option.untried !== undefined &&
+            ` It could be plugged in ${option.untried} further ways, which were not tried.`}
         </span>
       </span>
     </button>

@@ -54,6 +54,22 @@ const hasOwnSound = ({ circuit }: Part): boolean =>
 export const passesOn = (part: Part): boolean =>
   !part.host && !isSupply(part) && !isWornToListen(part) && !hasOwnSound(part) && part.ports.length > 1;
 
+/** What a thing is for, as somebody who looks for another in its place would say; a headset is for two. */
+const usesOf = (part: Part): readonly string[] => {
+  if (part.host) return ['recorder'];
+  if (isSupply(part)) return ['supply'];
+  const found = [
+    ...(hasOwnSound(part) ? ['source'] : []),
+    ...(isWornToListen(part) || part.speaker ? ['listening'] : []),
+    ...(passesOn(part) && !part.speaker ? ['between'] : []),
+  ];
+  return found.length > 0 ? found : ['other'];
+};
+
+/** Whether one may stand for the other. */
+export const servesLike = (part: Part, other: Part): boolean =>
+  usesOf(part).some((use) => usesOf(other).includes(use));
+
 /** Ends beside those for power: a thing with more of them is a box with inputs of its own. */
 const MOST_ENDS = 3;
 

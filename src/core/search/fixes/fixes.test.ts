@@ -1,6 +1,8 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { findingKey } from '../../checks';
 import { analyse, outcomeOf } from '../../judge';
+import { readRig } from '../../files/read-rig';
 import { applyEdit } from '../../rig';
 import { layRig, type RigSketch } from '../../../../testing/lay-rig';
 import { fixesFor, moveOptions, swapOptions } from '.';
@@ -98,6 +100,22 @@ describe('options at a part', () => {
     expect(options.map((o) => o.part)).not.toContain('lead-trs-trs');
     expect(options.every((o) => o.outcome.arrives.length === 1)).toBe(true);
     expect(options.map((o) => o.part)).toContain('patch-trs-trrs');
+  });
+  it('in the place of a coupler: no recorder and no instrument, and of a desk a few ways, with how many were not tried', () => {
+    const read = readRig(readFileSync('demo/rigs/launch-day-stream.json', 'utf8'));
+    const options = read.ok ? swapOptions(read.rig, 'coupler') : [];
+    const of = (id: string) => options.filter(({ part }) => part === id);
+    expect(options.length).toBeGreaterThan(10);
+    expect(of('keyboard')).toEqual([]);
+    expect(of('recorder-line')).toEqual([]);
+    expect(of('mixer-large')).toHaveLength(3);
+    expect(of('mixer-large').at(-1)?.untried).toBeGreaterThan(50);
+    expect(of('isolator-jack').every(({ untried }) => untried === undefined)).toBe(true);
+  });
+  it('in the place of a desk of ten leads: other desks', () => {
+    const read = readRig(readFileSync('demo/rigs/harbour-call-in.json', 'utf8'));
+    const options = read.ok ? swapOptions(read.rig, 'mixer') : [];
+    expect(options.map(({ part }) => part)).toContain('mixer-large');
   });
   it('lists the free sockets of a part', () => {
     expect(moveOptions(rig, 'camera').map((o) => o.edit)).toEqual([

@@ -1,5 +1,6 @@
 import { outcomeOf, type Outcome } from '../../judge';
-import { applyEdit, laidParts, partsFor, swapEdits, type Rig, type RigEdit } from '../../rig';
+import { servesLike, type Part } from '../../parts';
+import { applyEdit, laidParts, likest, partsFor, swapEdits, type Rig, type RigEdit } from '../../rig';
 import { moves } from './at-hand';
 
 /** Something that can be done at a part, with what the rig would then do. */
@@ -7,6 +8,8 @@ export interface Option {
   readonly edit: RigEdit;
   readonly part?: string;
   readonly outcome: Outcome;
+  /** Further ways of plugging the same part that were not tried. */
+  readonly untried?: number;
 }
 
 /** Each edit with what the rig would then do. */
@@ -16,18 +19,31 @@ export const outcomesOf = (rig: Rig, edits: readonly RigEdit[]): Option[] =>
     return { edit, ...(part !== undefined && { part }), outcome: outcomeOf(applyEdit(rig, edit)) };
   });
 
-/** Parts that fit in the place of a placed part, each with its outcome; the one that is there is left out. */
+/** A part with more ways of being plugged shows so many of them: a desk in the place of a coupler has seventy. */
+const MOST_WAYS = 3;
+
+/** The ways that are looked at: that in which every lead keeps its role, if there is one, and then as they come. */
+function waysShown(rig: Rig, placedId: string, to: Part): { edits: readonly RigEdit[]; untried: number } {
+  const all = swapEdits(rig, placedId, to);
+  if (all.length <= MOST_WAYS) return { edits: all, untried: 0 };
+  const kept = likest(rig, placedId, to);
+  const isKept = (edit: RigEdit) => JSON.stringify(edit) === JSON.stringify(kept);
+  const edits = [...all.filter(isKept), ...all.filter((edit) => !isKept(edit))].slice(0, MOST_WAYS);
+  return { edits, untried: all.length - edits.length };
+}
+
+/** Parts for the same use that fit in the place of a placed part, each with its outcome; the one that is there is left out. */
 export function swapOptions(rig: Rig, placedId: string): Option[] {
-  const current = rig.parts.find((p) => p.id === placedId)?.part;
+  const laid = laidParts(rig).find((one) => one.placed.id === placedId);
+  if (!laid) return [];
   return partsFor(rig)
-    .filter((part) => part.id !== current)
-    .flatMap((part) =>
-      swapEdits(rig, placedId, part).map((edit) => ({
-        edit,
-        part: part.id,
-        outcome: outcomeOf(applyEdit(rig, edit)),
-      })),
-    );
+    .filter((part) => part.id !== laid.part.id && servesLike(part, laid.part))
+    .flatMap((part) => {
+      const { edits, untried } = waysShown(rig, placedId, part);
+      return outcomesOf(rig, edits).map((option, index) =>
+        untried > 0 && index === edits.length - 1 ? { ...option, untried } : option,
+      );
+    });
 }
 
 /** Other free sockets of a placed part for the leads that are in it. */
