@@ -42,3 +42,12 @@ it('a small rig is drawn in full, and folds by its button on a phone', async () 
   await page.find(`${RUNGS}//button[@aria-expanded="true"]`);
   expect(await violationsOn(page.driver)).toEqual([]);
 });
+
+it('another desk can be looked for in the place of one with ten leads', async () => {
+  const page = await openPage('?rig=harbour-call-in');
+  await page.verdict('faulty', 'recorded');
+  await page.click(`${RUNGS}//button[@data-folded][contains(., "Mixer, monitor")]`);
+  await page.buttonIn('Mixer, monitor and FX sends', 'Swap');
+  await page.click('//*[@role="dialog"]//button[contains(., "Mixer, large analogue")]');
+  await page.find(`${RUNGS}//*[contains(., "Mixer, large analogue")]`);
+});

@@ -33,7 +33,8 @@ export {
   settingOf,
 } from './lookup';
 export type { RigEdit } from './edits';
-export { applyEdit, isSource, isSpoken, likest, swapEdits, whyNot } from './edits';
+export { applyEdit, isSource, isSpoken, whyNot } from './edits';
+export { likest, swapEdits } from './swaps';
 export { copyName, freshId, LIMITS } from './limits';
 export type { Bridge } from './sockets';
 export { bridges, freeSocketsFor } from './sockets';

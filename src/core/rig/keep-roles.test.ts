@@ -4,8 +4,9 @@ import { random } from '../../../testing/takes/random';
 import { readRig } from '../files/read-rig';
 import { findPart, type Part, type PartPort } from '../parts';
 import { mate } from '../plugs';
-import { applyEdit, swapEdits } from './edits';
+import { applyEdit } from './edits';
 import { keepRoles, type Kept } from './keep-roles';
+import { swapEdits } from './swaps';
 
 const harbour = () => {
   const read = readRig(readFileSync('demo/rigs/harbour-call-in.json', 'utf8'));

@@ -47,5 +47,7 @@ export {
 export { formatDb, formatFigure, formatOhms, formatQuantity, formatVolts } from './format';
 export type { FigureUnit, ParsedFigure } from './parse';
 export { parseFigure } from './parse';
-export type { KnobReading, KnobScale, TaperPoint } from './knob';
-export { audioTaper, readKnob, sayClock, sayReading } from './knob';
+export type { KnobReading, KnobScale } from './knob';
+export { readKnob, sayClock, sayReading } from './knob';
+export type { TaperPoint } from './taper';
+export { audioTaper } from './taper';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { audioTaper, readKnob, sayReading } from './knob';
+import { readKnob, sayReading } from './knob';
+import { audioTaper } from './taper';
 
 const read = (scale: Parameters<typeof readKnob>[0], value: number): string => {
   const reading = readKnob(scale, value);

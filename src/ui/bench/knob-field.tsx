@@ -2,7 +2,7 @@
 import { Slider } from 'radix-ui';
 import { useState } from 'react';
 import type { KnobSetting } from '../../core/parts';
-import { formatDb, readKnob, sayReading } from '../../core/units';
+import { formatDb } from '../../core/units';
 import type { FieldProps } from './field-props';
 
 /** While it is dragged the verdict follows; the rig keeps where it is let go. */
@@ -12,12 +12,16 @@ export function KnobField({
   value,
   change,
   turn,
-}: FieldProps<KnobSetting> & { turn: (value: number) => void }) {
+  says,
+}: FieldProps<KnobSetting> & {
+  readonly turn: (value: number) => void;
+  /** How it is read on a knob without figures. */
+  readonly says?: (value: number) => string;
+}) {
   const stands = typeof value === 'number' ? value : setting.initial;
   const [dragged, setDragged] = useState<number>();
   const shown = dragged ?? stands;
-  const reading = readKnob(setting, shown);
-  const read = reading ? sayReading(reading) : '';
+  const read = says?.(shown) ?? '';
   return (
     <div className="flex min-h-11 items-center gap-2 lg:min-h-9">
       <span aria-hidden>{name}</span>

@@ -1,0 +1,45 @@
+import { isSymmetrical, type Part } from '../parts';
+import type { RigEdit } from './edits';
+import { keepRoles, type Kept } from './keep-roles';
+import { endsOf, jointsOf, portOf } from './lookup';
+import { matchPorts } from './match-ports';
+import type { Rig } from './types.generated';
+
+/** With so many leads in it a box is exchanged for one in which each keeps its role: on a desk of ten leads there are millions of ways else. */
+const MANY_LEADS = 4;
+
+/** The leads in a placed part, in the order of its joints; undefined where an end of one is not known. */
+function leadsIn(rig: Rig, placedId: string): Kept[] | undefined {
+  const ends = jointsOf(rig, placedId).flatMap((joint) => endsOf(joint, placedId) ?? []);
+  const leads = ends.flatMap(({ near, far }): Kept[] => {
+    const [own, other] = [portOf(rig, near), portOf(rig, far)];
+    return own && other ? [{ own, far: other }] : [];
+  });
+  return leads.length === ends.length ? leads : undefined;
+}
+
+/** The swap in which each lead keeps its role: an output's lead in an output. */
+export function likest(rig: Rig, placedId: string, to: Part): RigEdit | undefined {
+  const leads = leadsIn(rig, placedId);
+  const ports = leads && keepRoles(to, leads);
+  return ports && { kind: 'swap', part: placedId, to: to.id, ports };
+}
+
+/**
+ * Every way that makes a difference in which `to` can stand in the place of a placed part with all its joints kept; the port order is theirs. Of a box with
+ * four leads and more the one in which each lead keeps its role.
+ */
+export function swapEdits(rig: Rig, placedId: string, to: Part): RigEdit[] {
+  const leads = leadsIn(rig, placedId);
+  if (!leads) return [];
+  if (leads.length >= MANY_LEADS) {
+    const kept = likest(rig, placedId, to);
+    return kept ? [kept] : [];
+  }
+  const ways = matchPorts(
+    to,
+    leads.map(({ far }) => far),
+  );
+  const differing = isSymmetrical(to) ? ways.slice(0, 1) : ways;
+  return differing.map((ports) => ({ kind: 'swap', part: placedId, to: to.id, ports }));
+}
