@@ -94,15 +94,30 @@ function humming(rig: Rig, view: PowerView, outcome: Outcome): PowerAnswer {
       one.other === undefined
         ? noun(rig, one.where.part)
         : `${noun(rig, one.where.part)} and ${noun(rig, one.other)}`;
+    const range = [
+      figure(formatDb(level.value, level.unit)),
+      `, typical, ${formatDb(least.value, least.unit)} to ${formatDb(most.value, most.unit)}; `,
+    ];
+    // Nobody records it: it is heard in the room, or in headphones.
+    if (one.recorder === undefined) {
+      const says = [
+        `The recording does not hum, but ${noun(rig, one.where.part)} does: `,
+        ...range,
+        'what is played there is at ',
+        figure(formatDb(voice.value, voice.unit)),
+        '.',
+      ];
+      return { asks: 'hum', is: found ? 'ill' : 'uncertain', says };
+    }
     return {
       asks: 'hum',
       is: found ? 'ill' : 'uncertain',
       says: [
         found ? `It ${level.name}s: ` : `It may ${level.name}: `,
         `${who} ${one.other === undefined ? 'closes' : 'close'} a loop through the grounds. `,
-        figure(formatDb(level.value, 'dBFS')),
-        `, typical, ${formatDb(least.value, 'dBFS')} to ${formatDb(most.value, 'dBFS')}; the voice is at `,
-        figure(formatDb(voice.value, 'dBFS')),
+        ...range,
+        'the voice is at ',
+        figure(formatDb(voice.value, voice.unit)),
         '.',
       ],
     };

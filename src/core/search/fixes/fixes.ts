@@ -17,6 +17,7 @@ import type { KnobTrial } from './at-hand';
 import { candidatesFor } from './candidates';
 import { cutsCharge } from './charged';
 import { costOfEdit } from './edit-cost';
+import { roomsHeard, silencesRoom } from './silenced';
 
 /** An edit that the pipeline has proved: the finding goes, and nothing as bad comes. */
 export interface Fix {
@@ -29,6 +30,8 @@ export interface Fix {
   /** Price and bother: by what it is chosen. */
   readonly weight: number;
   readonly outcome: Outcome;
+  /** How many loudspeakers then play something. */
+  readonly rooms: number;
 }
 
 /** What was proved, best first, and why not everything was tried; it was where that is absent. */
@@ -61,7 +64,7 @@ export function cures(before: Outcome, after: Outcome, finding: Finding): boolea
   return fresh.every((f) => severityRank(f.severity) > severityRank(finding.severity));
 }
 
-function priced(rig: Rig, edit: RigEdit, drawer: Drawer): Omit<Fix, 'outcome'> {
+function priced(rig: Rig, edit: RigEdit, drawer: Drawer): Omit<Fix, 'outcome' | 'rooms'> {
   const { part, owned, price, weight } = costOfEdit(rig, edit, drawer);
   return { edit, ...(part !== undefined && { part }), owned, cost: price, weight };
 }
@@ -71,6 +74,7 @@ const spoilt = (outcome: Outcome): number => outcome.findings.filter((f) => f.se
 const better = (a: Fix, b: Fix): number =>
   verdictRank(a.outcome.verdict) - verdictRank(b.outcome.verdict) ||
   spoilt(a.outcome) - spoilt(b.outcome) ||
+  b.rooms - a.rooms ||
   Number(b.owned) - Number(a.owned) ||
   a.weight - b.weight;
 
@@ -99,19 +103,20 @@ class Trial {
     this.known = keysOf(this.before);
   }
 
-  private outcomeAfter(edit: RigEdit): Outcome | undefined {
+  private after(edit: RigEdit): { readonly outcome: Outcome; readonly rooms: number } | undefined {
     this.late ||= this.spent();
     if (this.late) return undefined;
     this.count += 1;
     const facts = allFacts(applyEdit(this.rig, edit));
-    if (cutsCharge([edit], this.facts[0], facts[0])) return undefined;
-    return bareOutcomeFrom(facts);
+    const [before, after] = [this.facts[0], facts[0]];
+    if (cutsCharge([edit], before, after) || silencesRoom([this.finding], before, after)) return undefined;
+    return { outcome: bareOutcomeFrom(facts), rooms: roomsHeard(after) };
   }
 
   readonly prove = (edit: RigEdit): Fix[] => {
-    const outcome = this.outcomeAfter(edit);
-    return outcome && cures(this.before, outcome, this.finding)
-      ? [{ ...priced(this.rig, edit, this.drawer), outcome }]
+    const found = this.after(edit);
+    return found && cures(this.before, found.outcome, this.finding)
+      ? [{ ...priced(this.rig, edit, this.drawer), ...found }]
       : [];
   };
 
@@ -152,8 +157,8 @@ class Trial {
   };
 
   private readonly removes = (edit: RigEdit): boolean => {
-    const outcome = this.outcomeAfter(edit);
-    const left = outcome && keysOf(outcome);
+    const found = this.after(edit);
+    const left = found && keysOf(found.outcome);
     return left !== undefined && facesOf(this.finding).some((face) => !left.has(findingKey(face)));
   };
 

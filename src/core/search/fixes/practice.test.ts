@@ -47,6 +47,33 @@ const CASES: readonly (readonly [fault: string, does: string, sketch: RigSketch]
     },
   ],
   [
+    'a powered loudspeaker that hums on an unbalanced lead',
+    'Swap 6.35 mm TS lead for 6.35 mm TRS lead',
+    {
+      parts: {
+        mic: 'dynamic-xlr',
+        xlr: 'lead-xlr',
+        mixer: 'mixer-monitor-fx',
+        run: 'lead-jack-ts',
+        speaker: 'loudspeaker-stage',
+        pad: 'lead-line-headset-pad',
+        phone: 'phone-ctia',
+      },
+      joints: [
+        'mic.out xlr.holes',
+        'xlr.pins mixer.mic-1',
+        'run.a mixer.mon',
+        'run.b speaker.in',
+        'pad.big mixer.main-left',
+        'pad.trrs phone.jack',
+      ],
+      source: 'mic',
+      recorder: 'phone',
+      settings: { mixer: { 'gain-1': 54, 'mon-mic-1': 8 }, speaker: { volume: -20 } },
+      distances: { mic: 0.05 },
+    },
+  ],
+  [
     'a phone that takes no notice of an interface: headphones into it, plain ones, and the interface stays',
     'Plug headphones, TRS plug into the headphone socket of mobile voice interface',
     {

@@ -1,5 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { allFacts } from '../../engine';
+import { programmeAt } from '../../engine/hearing';
 import { readRig } from '../../files/read-rig';
 import { outcomeOf } from '../../judge';
 import { applyEdit, type Rig } from '../../rig';
@@ -149,5 +151,41 @@ describe('a phone that does not last', () => {
     expect(says[0]).toMatch(/Swap .* for .*charge-through/);
     expect(says[1]).toMatch(/charger|power bank/);
     expect(after.verdict).toBe('clean');
+  });
+});
+
+// Common practice: a balanced lead to the powered loudspeaker. What would leave it without a sound is no way out.
+describe('a loudspeaker that hums', () => {
+  const hall = (run: string) =>
+    layRig({
+      parts: {
+        mic: 'dynamic-xlr',
+        xlr: 'lead-xlr',
+        mixer: 'mixer-monitor-fx',
+        run,
+        speaker: 'loudspeaker-stage',
+        pad: 'lead-line-headset-pad',
+        phone: 'phone-ctia',
+      },
+      joints: [
+        'mic.out xlr.holes',
+        'xlr.pins mixer.mic-1',
+        'run.a mixer.mon',
+        'run.b speaker.in',
+        'pad.big mixer.main-left',
+        'pad.trrs phone.jack',
+      ],
+      source: 'mic',
+      recorder: 'phone',
+      settings: { mixer: { 'gain-1': 54, 'mon-mic-1': 8 }, speaker: { volume: -20 } },
+      distances: { mic: 0.05 },
+    });
+
+  it('gets a balanced lead, and plays as before', () => {
+    const { says, way } = followed(hall('lead-jack-ts'));
+    expect(says).toEqual([expect.stringMatching(/Swap 6\.35 mm TS lead for 6\.35 mm TRS lead/)]);
+    const [before] = allFacts(hall('lead-jack-ts'));
+    const [after] = allFacts(way?.rig ?? hall('lead-jack-ts'));
+    expect(programmeAt(after, 'speaker')).toBeGreaterThan(programmeAt(before, 'speaker') - 3);
   });
 });

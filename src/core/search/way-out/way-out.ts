@@ -4,6 +4,7 @@ import type { Drawer } from '../drawer';
 import { Heap } from '../heap';
 import { cutsCharge } from '../fixes/charged';
 import { costOfEdit, type EditCost } from '../fixes/edit-cost';
+import { leavesSilent, silencesRoom } from '../fixes/silenced';
 import { helps, isClean, isSettable, judged, mayStand, type Judged } from './judged';
 import { MOST_JUDGED, MOST_STEPS } from './limits';
 import { movesFor, type Move } from './moves';
@@ -87,12 +88,17 @@ const keyOf = ({ parts, joints }: Rig): string =>
   JSON.stringify([parts, joints.map(({ plug, jack }) => [plug, jack])]);
 
 /** The search, a rig a step, so that it can be cut by time or be broken off. */
+/** Nothing is left to complain of, and a loudspeaker that the trouble was about plays. */
+const isOver = (first: Judged, state: Judged): boolean =>
+  isClean(state) && !leavesSilent(first.weighing, state.facts);
+
 class Search {
   private readonly open = new Heap<Open>(inOrder);
   private readonly seen = new Set<string>();
   count = 1;
 
   constructor(
+    private readonly first: Judged,
     private readonly drawer: Drawer,
     private readonly allowed: Allowed,
   ) {}
@@ -133,7 +139,8 @@ class Search {
       ...move.edits.map((edit, index) => ({ edit, cost: move.costs[index] as EditCost })),
     ];
     if (cutsCharge(move.edits, from.state.facts, state.facts)) return undefined;
-    if (isClean(state)) return { state, weight, trail, against: state };
+    if (silencesRoom(from.state.weighing, from.state.facts, state.facts)) return undefined;
+    if (isOver(this.first, state)) return { state, weight, trail, against: state };
     if (!mayStand(from.state, state)) return undefined;
     const waits = !helps(from.against, state);
     if (waits && !(move.rewires && state.weighing.every(isSettable))) return undefined;
@@ -163,13 +170,13 @@ export function* wayOutSteps(
 ): Generator<WayProgress, WayOut> {
   const first = judged(rig);
   const start: Node = { state: first, weight: 0, trail: [], against: first };
-  const search = new Search(drawer, allowed);
+  const search = new Search(first, drawer, allowed);
   if (isClean(first)) return { way: wayFrom(rig, start), ended: 'clean', under: 0, judged: 1 };
   search.push(start);
   for (let open = search.next(); open; open = search.next()) {
     yield { under: open.weight, judged: search.count };
     const node = search.follow(open);
-    if (node && isClean(node.state)) {
+    if (node && isOver(first, node.state)) {
       return { way: wayFrom(rig, node), ended: 'clean', under: node.weight, judged: search.count };
     }
     if (node) search.push(node);
@@ -179,10 +186,12 @@ export function* wayOutSteps(
 
 /** The lightest of single edits, such as fixes, that make the whole rig clean. */
 function lightestOf(rig: Rig, edits: readonly RigEdit[], drawer: Drawer): Way | undefined {
+  const first = judged(rig);
   const known = edits.map((edit) => ({ edit, cost: costOfEdit(rig, edit, drawer) }));
   for (const one of known.sort((a, b) => a.cost.weight - b.cost.weight)) {
     const state = judged(applyEdit(rig, one.edit));
-    if (isClean(state)) return wayFrom(rig, { state, weight: one.cost.weight, trail: [one], against: state });
+    if (isOver(first, state))
+      return wayFrom(rig, { state, weight: one.cost.weight, trail: [one], against: state });
   }
   return undefined;
 }

@@ -61,11 +61,7 @@ const sayReturns = (rig: Rig, f: Finding): Sentence => [
   ' keeps the far end from hearing itself',
   ...f.values.slice(1).flatMap((m) => (m.value > 0 ? [', here ', show(m), ' late, typical'] : [])),
   '.',
-  ...(claimsToCancel(rig, f.recorder)
-    ? [
-        ' Such an app claims to take echoes out; do not rely on it: one that comes by a lead is often left in.',
-      ]
-    : []),
+  ...(claimsToCancel(rig, f.recorder) ? [' Such an app claims to cancel echoes: do not rely on it.'] : []),
 ];
 
 const sayDeaf = (rig: Rig, f: Finding): Sentence => [

@@ -44,7 +44,7 @@ const sayMayHum = (rig: Rig, f: Finding): Sentence => [
 const sayHumsInEars = (rig: Rig, f: Finding): Sentence => {
   const [level, least, most, played] = f.values;
   if (!level || !least || !most || !played) return [];
-  const beside = f.other ? ` The lead from ${noun(rig, f.other)} closes a loop through the grounds.` : '';
+  const beside = f.other ? ` Its lead from ${noun(rig, f.other)} closes a loop.` : '';
   return [
     `${capital(noun(rig, f.where.part))} ${level.name}s at `,
     show(level),
@@ -56,7 +56,7 @@ const sayHumsInEars = (rig: Rig, f: Finding): Sentence => {
     show(played),
     ', so ',
     limitFigure(f),
-    ` goes unheard.${beside} The recording does not have it.`,
+    ` goes unheard.${beside} The recording is clean.`,
   ];
 };
 
@@ -104,13 +104,13 @@ function sayCarry([typical, worst]: readonly Measured[]): Sentence {
       return [
         ' ',
         figure(range(typical.value, worst.value, inSteps)),
-        ' more coming in all the while would carry it through: a charger or power bank on a hub or adapter that hands the charge on.',
+        ' more coming in all the while would carry it through.',
       ];
     case 'min':
       return [
         ' ',
         figure(range(typical.value, worst.value, sayMinutes)),
-        ' on a charger on the way would carry it through.',
+        ' on a charger would carry it through.',
       ];
     default:
       return [
@@ -147,7 +147,7 @@ export const POWER_WORDS = {
     says: sayMayHum,
   },
   'hums-in-ears': {
-    title: 'It hums in the room or in the ears',
+    title: 'It hums where it is heard',
     says: sayHumsInEars,
   },
   sags: {
