@@ -1,12 +1,13 @@
 'use client';
 import type { Finding, Severity } from '../../core/checks';
 import type { Fixes } from '../../core/search/fixes';
-import { sayReason, sayTitle, sayWhyNone } from '../../core/words';
+import { sayReason, sayTitle } from '../../core/words';
 import type { Rig, RigEdit } from '../../core/rig';
 import { lazily } from '../shared/lazily';
 import { SentenceView } from '../shared/sentence-view';
 
 const FixRows = lazily(() => import('./fix-rows').then((m) => m.FixRows));
+const WhyNone = lazily(() => import('./why-none').then((m) => m.WhyNone));
 
 const WEIGHT: Record<Severity, { word: string; style: string }> = {
   danger: { word: 'Danger', style: 'text-vermilion' },
@@ -30,7 +31,6 @@ export function FindingCard(props: {
 }) {
   const { rig, finding, found, consequences, trouble, edit, beside } = props;
   const fixes = found?.fixes;
-  const whyNone = found && sayWhyNone(finding, found);
   const { word, style } = WEIGHT[finding.severity];
   return (
     <section aria-label={sayTitle(rig, finding)} className="mt-4" data-finding={finding.code}>
@@ -60,7 +60,7 @@ export function FindingCard(props: {
       {fixes && fixes.length > 0 && (
         <FixRows rig={rig} finding={finding} fixes={fixes} edit={edit} beside={beside} />
       )}
-      {whyNone !== undefined && <p className="mt-2">{whyNone}</p>}
+      {found?.fixes.length === 0 && <WhyNone finding={finding} found={found} />}
       {found?.cut && fixes !== undefined && fixes.length > 0 && (
         <p className="text-soft mt-1 text-sm">Not everything was tried: the time was over.</p>
       )}
