@@ -43,6 +43,7 @@ export { maximumOf, maximumsOf } from './model/maximums';
 export {
   goesBetween,
   servesLike,
+  switchesOf,
   hasInputsApart,
   isCopper,
   isHeadphones,

@@ -48,6 +48,6 @@ export { formatDb, formatFigure, formatOhms, formatQuantity, formatVolts } from 
 export type { FigureUnit, ParsedFigure } from './parse';
 export { parseFigure } from './parse';
 export type { KnobReading, KnobScale } from './knob';
-export { readKnob, sayClock, sayReading } from './knob';
+export { readKnob, sayKnob } from './knob';
 export type { TaperPoint } from './taper';
 export { audioTaper } from './taper';

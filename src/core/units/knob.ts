@@ -58,6 +58,11 @@ export function readKnob(scale: KnobScale, value: number): KnobReading | undefin
 export const sayClock = ({ hour, half }: KnobReading): string =>
   half ? `half past ${hour}` : `${hour} o’clock`;
 
-/** "2 o’clock, 68 %", "notch 3". */
-export const sayReading = (reading: KnobReading): string =>
-  reading.notch === undefined ? `${sayClock(reading)}, ${reading.percent} %` : `notch ${reading.notch}`;
+/** "2 o’clock, 68 %", "notch 3"; nothing for a knob without a range. */
+export function sayKnob(scale: KnobScale, value: number): string {
+  const reading = readKnob(scale, value);
+  if (!reading) return '';
+  return reading.notch === undefined
+    ? `${sayClock(reading)}, ${reading.percent} %`
+    : `notch ${reading.notch}`;
+}

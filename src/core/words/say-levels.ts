@@ -1,4 +1,4 @@
-import { DBU_OVER_DBV, formatDb, readKnob, sayReading } from '../units';
+import { DBU_OVER_DBV, formatDb, sayKnob } from '../units';
 import { partOf, type Rig } from '../rig';
 import type { Add, LevelKnob, PlannedSetting, PresetId } from '../search/levels';
 import type { ProvedAdd } from '../search/fixes';
@@ -34,8 +34,8 @@ export function sayPlace(rig: Rig, part: string, id: string, option: number | st
   if (setting?.kind === 'switch')
     return setting.options.find((one) => one.id === option)?.name ?? String(option);
   const value = Number(option);
-  const reading = setting && readKnob(setting, value);
-  const read = reading ? ` (${sayReading(reading)})` : '';
+  const reading = setting ? sayKnob(setting, value) : '';
+  const read = reading === '' ? '' : ` (${reading})`;
   return `${formatDb(value)}${read}`;
 }
 

@@ -32,7 +32,7 @@ const CURE: Readonly<Record<Cure, string>> = {
   pair: 'the second lead of a pair',
   feed: 'a supply that is switched on',
   supply: 'a charger or power bank',
-  feeder: 'another one in its place',
+  feeder: 'another supply in the place of one',
   gain: 'a gain',
   send: 'a send',
   mix: 'the sends of a mix-minus',

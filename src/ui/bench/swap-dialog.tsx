@@ -33,8 +33,23 @@ function useOptions(rig: Rig, placed: string, open: boolean): Option[] | string 
   return [...options.list].sort((a, b) => verdictRank(a.outcome.verdict) - verdictRank(b.outcome.verdict));
 }
 
-function OptionRow(props: { rig: Rig; option: Option; drawer: Drawer; choose: () => void }) {
-  const { rig, option, drawer, choose } = props;
+/** The sockets by which a part would stand there: what tells its ways apart. */
+function socketsOf(rig: Rig, { part, edit }: Option): string {
+  if (edit.kind !== 'swap' || part === undefined) return '';
+  const ports = partIn(rig, part)?.ports ?? [];
+  return ` By ${edit.ports.map((id) => ports.find((port) => port.id === id)?.name ?? id).join(' and ')}.`;
+}
+
+interface OptionRowProps {
+  readonly rig: Rig;
+  readonly option: Option;
+  readonly drawer: Drawer;
+  /** The same part stands in the list in another way. */
+  readonly several: boolean;
+  readonly choose: () => void;
+}
+
+function OptionRow({ rig, option, drawer, several, choose }: OptionRowProps) {
   const currency = useCurrency();
   const part = option.part === undefined ? undefined : partIn(rig, option.part);
   const { Icon, word, text } = VERDICT_SIGN[option.outcome.verdict];
@@ -53,6 +68,7 @@ function OptionRow(props: { rig: Rig; option: Option; drawer: Drawer; choose: ()
         <span className="block font-semibold">{sayChoice(rig, option.edit)}</span>
         <span className="text-soft block">
           {sayOutcome(rig, option.outcome)}
+          {several && socketsOf(rig, option)}
           {cost ? ` ${cost}.` : ''}
           {option.untried !== undefined &&
             ` It could be plugged in ${option.untried} further ways, which were not tried.`}
@@ -98,7 +114,13 @@ export function SwapDialog(props: { rig: Rig; placed: string; drawer: Drawer; ed
             {typeof options === 'object' &&
               options.map((option) => (
                 <li key={JSON.stringify(option.edit)}>
-                  <OptionRow rig={rig} option={option} drawer={drawer} choose={() => choose(option)} />
+                  <OptionRow
+                    rig={rig}
+                    option={option}
+                    drawer={drawer}
+                    several={options.some((one) => one !== option && one.part === option.part)}
+                    choose={() => choose(option)}
+                  />
                 </li>
               ))}
           </ul>

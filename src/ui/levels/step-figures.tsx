@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import type { Step } from '../../core/engine/levels';
-import { DBU_OVER_DBV, formatDb, formatVolts, readKnob, sayReading, type KnobScale } from '../../core/units';
+import { DBU_OVER_DBV, formatDb, formatVolts, sayKnob } from '../../core/units';
 import { laidParts, settingOf, type Rig } from '../../core/rig';
 import type { Editing } from '../bench/editing';
 import { KnobField } from '../bench/knob-field';
@@ -20,12 +20,6 @@ const sayVolts = (dbv: number): string => {
   if (!Number.isFinite(dbv)) return '';
   return volts >= 0.001 ? formatVolts(volts) : `${Number((volts * 1e6).toPrecision(2))} µV`;
 };
-
-/** Where the hand of a knob points. */
-function sayAt(scale: KnobScale, value: number): string {
-  const reading = readKnob(scale, value);
-  return reading ? sayReading(reading) : '';
-}
 
 const dbu = (dbv: number): string => formatDb(dbv + DBU_OVER_DBV, 'dBu');
 
@@ -121,7 +115,7 @@ export function StepFigures({
                 value={settingOf(laid, setting.id)}
                 change={(value) => edit(change(Number(value)))}
                 turn={(value) => preview(change(value))}
-                says={(value) => sayAt(setting, value)}
+                says={(value) => sayKnob(setting, value)}
               />
             );
           })}

@@ -4,11 +4,11 @@ import { nameOf } from '../../core/words';
 import type { PowerView } from '../../core/views';
 import { sayCurrent } from './say-row';
 
-/** "phantom on". */
+/** "48 V on", "Lights off". */
 function sayPlace(rig: Rig, placed: string, id: string, option: string | undefined): string {
   const setting = partOf(rig, placed)?.settings?.find((one) => one.id === id);
   const place = setting?.kind === 'switch' ? setting.options.find((one) => one.id === option) : undefined;
-  return `${setting?.name ?? id} ${place?.name ?? option ?? ''}`.toLowerCase();
+  return `${setting?.name ?? id} ${place?.name ?? option ?? ''}`;
 }
 
 /** What each USB box takes from when it is plugged in on, by how its switches stand. */

@@ -135,6 +135,7 @@ export async function recordTake(
     piece,
     lost: () => breakOff('The input was pulled.'),
   });
+  now.recording = recording;
   const { sampleRate, channels } = recording;
   try {
     await beginTake({ ...about, id, at: Date.now(), origin, name: nameOfNow(), sampleRate, channels });
@@ -142,7 +143,6 @@ export async function recordTake(
     await recording.stop();
     throw error;
   }
-  now.recording = recording;
   begin();
   return { recording, stop };
 }

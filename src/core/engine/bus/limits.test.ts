@@ -1,3 +1,4 @@
+import { LIT } from '../../../../testing/power-rigs';
 import { describe, expect, it } from 'vitest';
 import { analyse } from '../../judge';
 import { layRig, type RigSketch } from '../../../../testing/lay-rig';
@@ -119,16 +120,7 @@ describe('power of one’s own', () => {
 
 describe('real draw and length', () => {
   it('what a device really takes is held against what its socket has left', () => {
-    const { devices } = onBus({
-      parts: {
-        mic: 'usb-mic-lights',
-        lead: 'lead-usb-a-c',
-        hub: 'hub-unpowered',
-        up: 'adapter-usb-c-a',
-        phone: 'phone-usb-c',
-      },
-      joints: ['lead.b mic.usb', 'lead.a hub.s1', 'hub.plug up.a', 'up.c phone.port'],
-    });
+    const { devices } = onBus(LIT);
     expect(devices[0]).toMatchObject({
       draws: 100,
       offered: { least: 100, most: 100 },

@@ -1,33 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { layRig, type RigSketch } from '../../../../testing/lay-rig';
+import { layRig } from '../../../../testing/lay-rig';
+import { hallBy } from '../../../../testing/power-rigs';
 import { outcomeOf } from '../../judge';
 import type { Rig } from '../../rig';
 
-/** A talk: mixer on the mains, a powered loudspeaker on the mains, a phone on its battery that records. */
-const HALL: RigSketch = {
-  parts: {
-    mic: 'dynamic-xlr',
-    xlr: 'lead-xlr',
-    mixer: 'mixer-monitor-fx',
-    run: 'lead-jack-ts',
-    speaker: 'loudspeaker-stage',
-    pad: 'lead-line-headset-pad',
-    phone: 'phone-ctia',
-  },
-  joints: [
-    'mic.out xlr.holes',
-    'xlr.pins mixer.mic-1',
-    'run.a mixer.mon',
-    'run.b speaker.in',
-    'pad.big mixer.main-left',
-    'pad.trrs phone.jack',
-  ],
-  source: 'mic',
-  recorder: 'phone',
-  settings: { mixer: { 'gain-1': 54, 'mon-mic-1': 8 }, speaker: { volume: -20 } },
-  distances: { mic: 0.05 },
-  apps: { phone: 'camera-app' },
-};
+const HALL = hallBy('lead-jack-ts');
 
 const inStrip = (rig: Rig, ...ids: string[]): Rig => ({
   ...rig,
@@ -43,11 +20,7 @@ const unplugged: Rig = layRig({
 describe('hum that the room or the ears hear, and the recording does not', () => {
   it.each<[string, Rig, boolean]>([
     ['a powered loudspeaker on an unbalanced lead, in another outlet', layRig(HALL), true],
-    [
-      'the same on a balanced lead',
-      layRig({ ...HALL, parts: { ...HALL.parts, run: 'lead-jack-trs' } }),
-      false,
-    ],
+    ['the same on a balanced lead', layRig(hallBy('lead-jack-trs')), false],
     [
       'a loudspeaker on its own battery',
       layRig({

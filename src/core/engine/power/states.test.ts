@@ -1,22 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { layRig, type RigSketch } from '../../../../testing/lay-rig';
+import { LIT } from '../../../../testing/power-rigs';
 import { allFacts } from '../facts';
 import { deviceDraws } from './states';
 
 const drawsIn = (sketch: RigSketch) => deviceDraws(allFacts(layRig(sketch))[0]);
-
-/** Behind a hub without a supply there are 100 mA a socket (USB 2.0, 7.2.1). */
-const LIT: RigSketch = {
-  parts: {
-    mic: 'usb-mic-lights',
-    lead: 'lead-usb-a-c',
-    hub: 'hub-unpowered',
-    up: 'adapter-usb-c-a',
-    phone: 'phone-usb-c',
-  },
-  joints: ['lead.b mic.usb', 'lead.a hub.s1', 'hub.plug up.a', 'up.c phone.port'],
-  distances: { mic: 0.15 },
-};
 
 describe('what a device takes from first to last', () => {
   it('no more than a unit load until the host has taken it, then as its switches stand', () => {

@@ -1,6 +1,6 @@
 import { figureOf } from '../circuit';
 import type { Facts } from '../facts';
-import type { Quantity } from '../../parts';
+import { switchesOf } from '../../parts';
 import { settingOf, type LaidPart } from '../../rig';
 
 /** What a USB device declares and takes while one of its switches stands so, or whatever they do. */
@@ -24,9 +24,6 @@ export interface DeviceDraw {
 
 /** One unit load of USB 2.0, 7.2.1, mA. */
 const UNIT_LOAD = 100;
-
-const switchesOf = (quantity: Quantity | undefined): string[] =>
-  typeof quantity === 'object' && 'setting' in quantity ? [quantity.setting] : [];
 
 const withSetting = (laid: LaidPart, setting: string, option: string): LaidPart => ({
   ...laid,

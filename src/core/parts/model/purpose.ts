@@ -54,6 +54,10 @@ const hasOwnSound = ({ circuit }: Part): boolean =>
 export const passesOn = (part: Part): boolean =>
   !part.host && !isSupply(part) && !isWornToListen(part) && !hasOwnSound(part) && part.ports.length > 1;
 
+/** The switch on which a figure hangs, if one. */
+export const switchesOf = (quantity: Quantity | undefined): string[] =>
+  typeof quantity === 'object' && 'setting' in quantity ? [quantity.setting] : [];
+
 /** What a thing is for, as somebody who looks for another in its place would say; a headset is for two. */
 const usesOf = (part: Part): readonly string[] => {
   if (part.host) return ['recorder'];

@@ -32,6 +32,19 @@ function waysShown(rig: Rig, placedId: string, to: Part): { edits: readonly RigE
   return { edits, untried: all.length - edits.length };
 }
 
+/** What of an outcome is said in a list: ways alike in it are one, such as an isolator either way round. */
+const saidOf = ({ verdict, arrives, findings }: Outcome): string =>
+  JSON.stringify([
+    verdict,
+    arrives.map(({ state, channels, peak }) => [state, channels, peak.toFixed(1)]),
+    findings.map(({ code }) => code),
+  ]);
+
+const unlike = (options: readonly Option[]): Option[] =>
+  options.filter(
+    (option, index) => options.findIndex((one) => saidOf(one.outcome) === saidOf(option.outcome)) === index,
+  );
+
 /** Parts for the same use that fit in the place of a placed part, each with its outcome; the one that is there is left out. */
 export function swapOptions(rig: Rig, placedId: string): Option[] {
   const laid = laidParts(rig).find((one) => one.placed.id === placedId);
@@ -40,8 +53,9 @@ export function swapOptions(rig: Rig, placedId: string): Option[] {
     .filter((part) => part.id !== laid.part.id && servesLike(part, laid.part))
     .flatMap((part) => {
       const { edits, untried } = waysShown(rig, placedId, part);
-      return outcomesOf(rig, edits).map((option, index) =>
-        untried > 0 && index === edits.length - 1 ? { ...option, untried } : option,
+      const differing = unlike(outcomesOf(rig, edits));
+      return differing.map((option, index) =>
+        untried > 0 && index === differing.length - 1 ? { ...option, untried } : option,
       );
     });
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { layRig, type RigSketch } from '../../../../testing/lay-rig';
+import { hallBy, LIT } from '../../../../testing/power-rigs';
 import { outcomeOf } from '../../judge';
 import { sayEdit } from '../../words';
 import { fixesFor } from '.';
@@ -31,47 +32,11 @@ const CASES: readonly (readonly [fault: string, does: string, sketch: RigSketch]
       apps: { phone: 'recorder-app' },
     },
   ],
-  [
-    'a microphone that comes and goes when its lights are on',
-    'Lights to off',
-    {
-      parts: {
-        mic: 'usb-mic-lights',
-        lead: 'lead-usb-a-c',
-        hub: 'hub-unpowered',
-        up: 'adapter-usb-c-a',
-        phone: 'phone-usb-c',
-      },
-      joints: ['lead.b mic.usb', 'lead.a hub.s1', 'hub.plug up.a', 'up.c phone.port'],
-      distances: { mic: 0.15 },
-    },
-  ],
+  ['a microphone that comes and goes when its lights are on', 'Lights to off', LIT],
   [
     'a powered loudspeaker that hums on an unbalanced lead',
     'Swap 6.35 mm TS lead for 6.35 mm TRS lead',
-    {
-      parts: {
-        mic: 'dynamic-xlr',
-        xlr: 'lead-xlr',
-        mixer: 'mixer-monitor-fx',
-        run: 'lead-jack-ts',
-        speaker: 'loudspeaker-stage',
-        pad: 'lead-line-headset-pad',
-        phone: 'phone-ctia',
-      },
-      joints: [
-        'mic.out xlr.holes',
-        'xlr.pins mixer.mic-1',
-        'run.a mixer.mon',
-        'run.b speaker.in',
-        'pad.big mixer.main-left',
-        'pad.trrs phone.jack',
-      ],
-      source: 'mic',
-      recorder: 'phone',
-      settings: { mixer: { 'gain-1': 54, 'mon-mic-1': 8 }, speaker: { volume: -20 } },
-      distances: { mic: 0.05 },
-    },
+    hallBy('lead-jack-ts'),
   ],
   [
     'a phone that takes no notice of an interface: headphones into it, plain ones, and the interface stays',

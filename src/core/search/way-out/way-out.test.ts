@@ -7,6 +7,7 @@ import { outcomeOf } from '../../judge';
 import { applyEdit, type Rig } from '../../rig';
 import { sayEdit, sayNotLightest } from '../../words';
 import { layRig } from '../../../../testing/lay-rig';
+import { hallBy } from '../../../../testing/power-rigs';
 import { MOST_STEPS, wayOut } from '.';
 
 const demo = (name: string): Rig => {
@@ -156,30 +157,7 @@ describe('a phone that does not last', () => {
 
 // Common practice: a balanced lead to the powered loudspeaker. What would leave it without a sound is no way out.
 describe('a loudspeaker that hums', () => {
-  const hall = (run: string) =>
-    layRig({
-      parts: {
-        mic: 'dynamic-xlr',
-        xlr: 'lead-xlr',
-        mixer: 'mixer-monitor-fx',
-        run,
-        speaker: 'loudspeaker-stage',
-        pad: 'lead-line-headset-pad',
-        phone: 'phone-ctia',
-      },
-      joints: [
-        'mic.out xlr.holes',
-        'xlr.pins mixer.mic-1',
-        'run.a mixer.mon',
-        'run.b speaker.in',
-        'pad.big mixer.main-left',
-        'pad.trrs phone.jack',
-      ],
-      source: 'mic',
-      recorder: 'phone',
-      settings: { mixer: { 'gain-1': 54, 'mon-mic-1': 8 }, speaker: { volume: -20 } },
-      distances: { mic: 0.05 },
-    });
+  const hall = (run: string) => layRig(hallBy(run));
 
   it('gets a balanced lead, and plays as before', () => {
     const { says, way } = followed(hall('lead-jack-ts'));

@@ -11,7 +11,7 @@ export interface Clipping {
   /** Where the tops are cut off. */
   readonly ceilingDbfs: number;
   readonly channel: number;
-  /** The first of every tenth of a second that has any, seconds. */
+  /** The first of every tenth of a second that has any, seconds; of very many as many as are kept, evenly from the first to the end. */
   readonly atSeconds: readonly number[];
 }
 
@@ -110,7 +110,8 @@ function marksOf(seconds: readonly number[]): number[] {
     next = at + MARK_SECONDS;
     return true;
   });
-  return marks.slice(0, MARKS);
+  const every = Math.max(1, Math.ceil(marks.length / MARKS));
+  return marks.filter((_, i) => i % every === 0);
 }
 
 /** Finds flat tops in the channel that has most of them. */
