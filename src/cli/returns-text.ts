@@ -2,14 +2,16 @@ import type { ReturnsReport } from '../core/files/returns-report';
 
 type Cell = ReturnsReport['hears'][number];
 
-function cellLine({ listener, voice, state, delayMs, level, path }: Cell): string {
+function cellLine({ listener, voice, state, delayMs, level, unit, path }: Cell): string {
   const how =
-    level === null ? '' : `${level.toFixed(1)} dB, ${Math.round(delayMs.typical)} ms, by ${path.join(' – ')}`;
+    level === null
+      ? ''
+      : `${level.toFixed(1)} ${unit}, ${Math.round(delayMs.typical)} ms, by ${path.join(' – ')}`;
   return `  ${`${listener} ← ${voice}`.padEnd(34)}${state.padEnd(10)}${how}`;
 }
 
 /** Who hears whom as a person reads it in a terminal. */
-export function returnsText({ rig, says, hears, echo, loops, plan }: ReturnsReport): string {
+export function returnsText({ rig, says, hears, echo, loops, people, plan }: ReturnsReport): string {
   const part = (title: string, lines: readonly string[]) => (lines.length === 0 ? [] : ['', title, ...lines]);
   return [
     rig,
@@ -27,6 +29,13 @@ export function returnsText({ rig, says, hears, echo, loops, plan }: ReturnsRepo
       loops.map(
         ({ marginDb, through, air }) =>
           `  ${through.join(' – ')}${air ? ', through the air' : ''}: ${marginDb?.toFixed(1) ?? '–'} dB from howling`,
+      ),
+    ),
+    ...part(
+      'In the room',
+      people.map(
+        ({ person, part: to, metres, degrees, is, said }) =>
+          `  ${person}: ${metres} m from ${to}${is === 'microphone' ? `, ${degrees}° off its axis` : ''}${said ? '' : ' (taken for granted)'}`,
       ),
     ),
     ...(plan

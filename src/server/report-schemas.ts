@@ -139,6 +139,7 @@ const returns = {
       voice: text,
       state: { enum: ['hears', 'quiet', 'late', 'twice', 'not', 'alone'] },
       level: nullable('number'),
+      unit: { enum: ['dBV', 'dB SPL', 'dBFS'] },
       delayMs: delay,
       path: listOf(text),
     }),
@@ -170,6 +171,16 @@ const returns = {
       degrees: number,
       said: { type: 'boolean' },
       delayMs: number,
+    }),
+  ),
+  people: listOf(
+    object({
+      person: text,
+      part: text,
+      is: { enum: ['microphone', 'loudspeaker'] },
+      metres: number,
+      degrees: number,
+      said: { type: 'boolean' },
     }),
   ),
   plan: orNull(

@@ -38,6 +38,7 @@ import { ownMicrophoneChosen } from './own-microphone-chosen';
 import { pairCancels } from './pair-cancels';
 import { pageNotReloaded } from './page-not-reloaded';
 import { partUnpowered } from './part-unpowered';
+import { bleeds, hearsNobody, monitoredLate } from './people';
 import { playbackCancels } from './playback-cancels';
 import { playbackMoved } from './playback-moved';
 import { playbackReturns } from './playback-returns';
@@ -121,6 +122,8 @@ export const CHECKS = [
   callersDeaf,
   guestsNotHeard,
   heardTwice,
+  monitoredLate,
+  bleeds,
   playbackMoved,
   playbackCancels,
   monitorOff,
@@ -129,6 +132,7 @@ export const CHECKS = [
   hot,
   sendFollowsFader,
   headsetMicIdle,
+  hearsNobody,
   micLineUnsure,
   sidesTied,
   contactsExchanged,

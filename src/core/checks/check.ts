@@ -27,6 +27,8 @@ export type Cure =
   | 'feeder'
   /** A knob, to where it suits. */
   | 'gain'
+  /** Where somebody or something stands in the room. */
+  | 'place'
   /** A knob, out of the way altogether. */
   | 'send'
   /** The sends of a mixer, as a mix-minus wants them. */

@@ -48,6 +48,8 @@ export interface Finding {
   readonly other?: string;
   /** It holds of `recorder` and `other` the other way round, too. */
   readonly mutual?: boolean;
+  /** Somebody in the room, by their id in the rig. */
+  readonly person?: string;
   /** A switch of `where.part`, or a choice in its app, on which it hangs. */
   readonly setting?: string;
   readonly values: readonly Measured[];
@@ -67,6 +69,7 @@ export const findingKey = (f: Finding): string =>
     f.recorder ?? '',
     f.other ?? '',
     f.setting ?? '',
+    f.person ?? '',
   ].join('|');
 
 /** Every source that a finding speaks of. */

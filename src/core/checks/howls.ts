@@ -30,7 +30,7 @@ export const howls = check({
   limit:
     'Loop gain through the air under 0 dB in every octave from 125 Hz to 8 kHz, whatever its phase (Barkhausen’s criterion, worst case).',
   aspect: 'returns',
-  cures: ['gain', 'send', 'switch', 'less'],
+  cures: ['gain', 'send', 'switch', 'less', 'place'],
   find: (facts) => {
     const found = howl(facts);
     return found && found.marginDb <= 0 ? [say(facts, found, 0)] : [];
@@ -45,7 +45,7 @@ export const nearHowling = check({
   origin: LOOP_MARGIN,
   limit: `${SAFE_MARGIN} dB under howling (common practice).`,
   aspect: 'returns',
-  cures: ['gain', 'send', 'switch', 'less'],
+  cures: ['gain', 'send', 'switch', 'less', 'place'],
   find: (facts) => {
     const found = howl(facts);
     return found && found.marginDb > 0 && found.marginDb < SAFE_MARGIN

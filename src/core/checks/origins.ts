@@ -155,6 +155,10 @@ export const OWN_TRACK: Origin = {
   kind: 'computed',
   text: 'the rig asks for a side or track of its own for each source',
 };
+export const THREE_TO_ONE: Origin = {
+  kind: 'common practice',
+  text: 'three-to-one rule; direct sound by distance and pattern, room by Sabine',
+};
 export const HEADPHONES: Origin = {
   kind: 'common practice',
   text: 'guests are heard only from the device that the app runs on',

@@ -36,7 +36,7 @@ const text = fc.oneof(fc.string({ maxLength: 20 }), fc.string({ minLength: 100, 
 const number = fc.oneof(fc.double({ noNaN: false }), fc.constantFrom(0.2, 1, -1, 1e308, 0, NaN, Infinity));
 
 /** Any edit that a page could ask for, suitable or not: its places are drawn from the rig as it then stands. */
-const edits = fc.array(fc.record({ kind: fc.nat(18), a: fc.nat(), b: fc.nat(), c: fc.nat(), text, number }), {
+const edits = fc.array(fc.record({ kind: fc.nat(23), a: fc.nat(), b: fc.nat(), c: fc.nat(), text, number }), {
   minLength: 1,
   maxLength: 40,
 });
@@ -74,6 +74,14 @@ function editOf(rig: Rig, { kind, a, b, c, text: said, number: figure }: Drawn):
     { kind: 'remove', part },
     { kind: 'add', part: to, port: pick(PARTS, c)?.ports[0]?.id ?? '', at: x ?? nowhere },
     { kind: 'policy', policy: { app, way: 'usb', takes: true, kind: 'claimed', date: '2026-11-25' } },
+    { kind: 'air', placing: { speaker: 'one', microphone: 'two', metres: figure } },
+    { kind: 'room', room: { cubicMetres: figure, seconds: 0.4 } },
+    {
+      kind: 'person',
+      person: { id: c % 2 ? 'ann' : said, name: said, microphone: part, places: [{ part, degrees: figure }] },
+    },
+    { kind: 'person', person: { id: 'ann', name: 'Ann', wears: c % 3 ? part : said } },
+    { kind: 'leave', person: 'ann' },
   ];
   return kinds[kind] ?? { kind: 'rename', name: said };
 }
@@ -130,6 +138,12 @@ describe('what the page can make', () => {
       longestDistance: p.surroundings.properties.distances.additionalProperties.maximum,
       place: $defs.placedPart.properties.mains.maxLength,
       longestSession: $defs.session.properties.minutes.maximum,
+      people: p.surroundings.properties.people.maxItems,
+      person: $defs.person.properties.name.maxLength,
+      stands: $defs.person.properties.places.maxItems,
+      farthest: $defs.stand.properties.metres.maximum,
+      largestRoom: $defs.room.properties.cubicMetres.maximum,
+      longestReverberation: $defs.room.properties.seconds.maximum,
       longestLead: $defs.placedPart.properties.length.maximum,
       id: Number(/,(\d+)\}/.exec($defs.id.pattern)?.[1]) + 1,
     }).toEqual(LIMITS);

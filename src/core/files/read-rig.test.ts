@@ -68,6 +68,33 @@ describe('reading a rig file', () => {
       '/surroundings/voice is "sung"; it must be one of ["normal","raised","loud","shout"].',
     ],
     [
+      'a person who speaks into what is not there',
+      (d: { surroundings: { people: unknown } }) =>
+        (d.surroundings.people = [{ id: 'ann', name: 'Ann', microphone: 'gramophone' }]),
+      '/surroundings/people/0/microphone is "gramophone"; the rig has no part of that id.',
+    ],
+    [
+      'a person who stands to what is not there',
+      (d: { surroundings: { people: unknown } }) =>
+        (d.surroundings.people = [{ id: 'ann', name: 'Ann', places: [{ part: 'kettle' }] }]),
+      '/surroundings/people/0/places/0/part is "kettle"; the rig has no part of that id.',
+    ],
+    [
+      'a person with an impossible distance',
+      (d: { surroundings: { people: unknown } }) =>
+        (d.surroundings.people = [{ id: 'ann', name: 'Ann', places: [{ part: 'lead', metres: -1 }] }]),
+      '/surroundings/people/0/places/0/metres is -1; it must be >= 0.01.',
+    ],
+    [
+      'two people of one id',
+      (d: { surroundings: { people: unknown } }) =>
+        (d.surroundings.people = [
+          { id: 'ann', name: 'Ann' },
+          { id: 'ann', name: 'Bea' },
+        ]),
+      '/surroundings/people/1/id is "ann"; that id is taken already.',
+    ],
+    [
       'a part that no catalogue has',
       (d: { parts: { part: string }[] }) => (d.parts[0]!.part = 'kettle'),
       '/parts/0/part is "kettle"; the catalogue has no such part.',

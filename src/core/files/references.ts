@@ -91,6 +91,26 @@ function* purposeProblems(rig: Rig): Generator<ReadProblem> {
   }
 }
 
+function* peopleProblems(rig: Rig): Generator<ReadProblem> {
+  const parts = new Set(rig.parts.map((placed) => placed.id));
+  const seen = new Set<string>(parts);
+  for (const [index, person] of (rig.surroundings.people ?? []).entries()) {
+    const at = `/surroundings/people/${index}`;
+    if (seen.has(person.id)) yield { code: 'id-twice', at: `${at}/id`, value: quoteValue(person.id) };
+    seen.add(person.id);
+    const named = [
+      ['microphone', person.microphone],
+      ['wears', person.wears],
+      ...(person.places ?? []).map(({ part }, place) => [`places/${place}/part`, part] as const),
+    ] as const;
+    for (const [field, part] of named) {
+      if (part !== undefined && !parts.has(part)) {
+        yield { code: 'not-in-rig', at: `${at}/${field}`, value: quoteValue(part) };
+      }
+    }
+  }
+}
+
 function* ownPartProblems(rig: Rig): Generator<ReadProblem> {
   const ids = new Set<string>();
   for (const [index, part] of (rig.ownParts ?? []).entries()) {
@@ -111,6 +131,7 @@ export function firstReferenceProblem(rig: Rig): ReadProblem | undefined {
     partProblems(rig),
     jointProblems(rig),
     purposeProblems(rig),
+    peopleProblems(rig),
     policyProblems(rig),
   ]) {
     const first = problems.next();

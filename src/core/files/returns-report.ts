@@ -3,6 +3,7 @@ import { returnsView, type ReturnsView } from '../views';
 import { airMoves, planReturns, type ReturnsPlan } from '../search/returns';
 import type { Rig } from '../rig';
 import { nameOf } from '../words/words';
+import { unitOf } from '../engine/hearing';
 import { sayEdit } from '../words/say-edit';
 import { sayHearer } from '../words/say-returns';
 import { finite } from './finite';
@@ -37,6 +38,7 @@ export function hearsReport(rig: Rig, view: ReturnsView = returnsView(rig)) {
       voice,
       state,
       level: finite(level),
+      unit: unitOf(rig, view.hearing.hearers, listener),
       delayMs: delay,
       path,
     })),
@@ -66,6 +68,7 @@ export function hearsReport(rig: Rig, view: ReturnsView = returnsView(rig)) {
       edit,
       marginDb: finite(marginDb),
     })),
+    people: view.people.map(({ person, part, is, standing }) => ({ person, part, is, ...standing })),
     plan: plan ? planReport(rig, plan) : null,
   };
 }

@@ -3,10 +3,13 @@ import { type AppId } from '../apps';
 import { excessOf, freshId, LIMITS } from './limits';
 import { canChoose, canStand, endsOf, isFree, jointsOf, partIn, portOf, samePort } from './lookup';
 import { makeOwn } from './own-parts';
+import { forgetPart, putPerson, takenIds, takePerson } from './people';
+import { putAir, putRoom, putSession, putSite } from './surroundings';
 import type {
   Joint,
   PlacedPart,
   PolicyNote,
+  Person,
   Placing,
   PortRef,
   Rig,
@@ -66,6 +69,9 @@ export type RigEdit =
   /** Where a loudspeaker stands to a microphone. */
   | { readonly kind: 'air'; readonly placing: Placing }
   | { readonly kind: 'room'; readonly room: Room }
+  /** Somebody who comes into the room, or is said anew. */
+  | { readonly kind: 'person'; readonly person: Person }
+  | { readonly kind: 'leave'; readonly person: string }
   | { readonly kind: 'distance'; readonly part: string; readonly metres: number }
   | { readonly kind: 'own'; readonly part: string; readonly as: Part }
   | { readonly kind: 'rename'; readonly name: string };
@@ -147,7 +153,7 @@ function insert(rig: Rig, edit: EditOf<'insert'>): Rig {
   const ports = partIn(rig, edit.part)?.ports.map((port) => port.id) ?? [];
   const [one, other] = edit.ports;
   if (!joint || one === other || !ports.includes(one) || !ports.includes(other)) return rig;
-  const id = freshId(edit.part, new Set(rig.parts.map((p) => p.id)));
+  const id = freshId(edit.part, takenIds(rig));
   const jointId = freshId(joint.id, new Set(rig.joints.map((j) => j.id)));
   const grown: Rig = { ...rig, parts: [...rig.parts, { id, part: edit.part }] };
   const [towardPlug, towardJack] = edit.ports;
@@ -159,11 +165,12 @@ function insert(rig: Rig, edit: EditOf<'insert'>): Rig {
 function remove(rig: Rig, edit: EditOf<'remove'>): Rig {
   const without = (ids: readonly string[]) => ids.filter((id) => id !== edit.part);
   const { [edit.part]: _gone, ...distances } = rig.surroundings.distances ?? {};
+  const left = forgetPart(rig, edit.part);
   return {
-    ...rig,
+    ...left,
     parts: rig.parts.filter((p) => p.id !== edit.part),
     joints: rig.joints.filter((j) => !endsOf(j, edit.part)),
-    surroundings: { ...rig.surroundings, ...(rig.surroundings.distances && { distances }) },
+    surroundings: { ...left.surroundings, ...(rig.surroundings.distances && { distances }) },
     purpose: {
       ...rig.purpose,
       sources: without(rig.purpose.sources),
@@ -198,7 +205,7 @@ function bypass(rig: Rig, edit: EditOf<'bypass'>): Rig {
 function place(rig: Rig, partId: string): { rig: Rig; id: string } | undefined {
   const part = partIn(rig, partId);
   if (!part) return undefined;
-  const id = freshId(partId, new Set(rig.parts.map((p) => p.id)));
+  const id = freshId(partId, takenIds(rig));
   const { sources, recorders } = rig.purpose;
   return {
     id,
@@ -289,29 +296,6 @@ function outlet(rig: Rig, { part, place }: EditOf<'outlet'>): Rig {
   return changePart(rig, part, ({ mains: _old, ...placed }) => (said ? { ...placed, mains: said } : placed));
 }
 
-/** What is said anew of a pair stands for what was said before. */
-function air(rig: Rig, { placing }: EditOf<'air'>): Rig {
-  const before = rig.surroundings.air ?? [];
-  const isSame = (a: Placing) => a.speaker === placing.speaker && a.microphone === placing.microphone;
-  const next = [...before.filter((a) => !isSame(a)), { ...before.find(isSame), ...placing }];
-  return { ...rig, surroundings: { ...rig.surroundings, air: next } };
-}
-
-function session(rig: Rig, { session: planned }: EditOf<'session'>): Rig {
-  const { session: _old, ...rest } = rig.surroundings;
-  if (planned && !within(planned.minutes, 0, LIMITS.longestSession)) return rig;
-  return { ...rig, surroundings: { ...rest, ...(planned && { session: planned }) } };
-}
-
-function site(rig: Rig, { hertz, wet }: EditOf<'site'>): Rig {
-  const mains = {
-    ...rig.surroundings.mains,
-    ...(hertz !== undefined && { hertz }),
-    ...(wet !== undefined && { wet }),
-  };
-  return { ...rig, surroundings: { ...rig.surroundings, mains } };
-}
-
 /** Applies an edit; one that does not suit the rig (unknown part, occupied port, more than a file holds) gives the same rig back. */
 export function applyEdit(rig: Rig, edit: RigEdit): Rig {
   const edited = applyUnbounded(rig, edit);
@@ -380,16 +364,17 @@ function applyChange(rig: Rig, edit: Exclude<RigEdit, { kind: Wiring }>): Rig {
     case 'outlet':
       return outlet(rig, edit);
     case 'session':
-      return session(rig, edit);
+      return putSession(rig, edit.session);
     case 'air':
-      return air(rig, edit);
+      return putAir(rig, edit.placing);
     case 'room':
-      return {
-        ...rig,
-        surroundings: { ...rig.surroundings, room: { ...rig.surroundings.room, ...edit.room } },
-      };
+      return putRoom(rig, edit.room);
+    case 'person':
+      return putPerson(rig, edit.person);
+    case 'leave':
+      return takePerson(rig, edit.person);
     case 'site':
-      return site(rig, edit);
+      return putSite(rig, edit);
     case 'own':
       return makeOwn(rig, edit.part, edit.as);
     case 'rename':

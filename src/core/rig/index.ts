@@ -3,12 +3,14 @@ export type {
   PlacedPart,
   PolicyNote,
   PortRef,
+  Person,
   Rig,
   Placing,
   Room,
   Session,
   SessionLoad,
   SettingValue,
+  Stand,
   VoiceEffort,
 } from './types.generated';
 export { RIG_FORMAT, RIG_VERSION } from './format';
@@ -42,3 +44,4 @@ export type { WayStop } from './way';
 export { wayOver } from './way';
 export { matchPorts } from './match-ports';
 export { makeOwn, withOwnParts, withUsedParts } from './own-parts';
+export { peopleOf, placed as placedAnew, speakerAt } from './people';

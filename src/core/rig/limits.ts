@@ -15,6 +15,16 @@ export const LIMITS = {
   longestLead: 500,
   /** Letters of a strip's or outlet's name. */
   place: 60,
+  people: 50,
+  /** Letters of a person's name. */
+  person: 60,
+  /** Places that are said of a person. */
+  stands: 100,
+  /** Metres from a loudspeaker to a microphone, or from a person to either. */
+  farthest: 200,
+  /** Cubic metres, and seconds. */
+  largestRoom: 1_000_000,
+  longestReverberation: 20,
   /** Minutes. */
   longestSession: 2880,
 } as const;
@@ -41,6 +51,7 @@ export function excessOf(rig: Rig): string | undefined {
     ['joints', rig.joints.length, LIMITS.joints],
     ['sources', rig.purpose.sources.length, LIMITS.intended],
     ['recorders', rig.purpose.recorders.length, LIMITS.intended],
+    ['people', rig.surroundings.people?.length ?? 0, LIMITS.people],
   ] as const;
   const over = counts.find(([, count, most]) => count > most);
   return over && `A rig has at most ${over[2]} ${over[0]}.`;

@@ -46,6 +46,26 @@ export interface Joint {
   readonly jack: PortRef;
 }
 
+/** Somebody in the room: what they speak into, what they wear to listen, and where they are to microphones of others and to loudspeakers. */
+export interface Person {
+  readonly id: string;
+  readonly name: string;
+  /** Their own; how far it is from their mouth stands in `distances`. */
+  readonly microphone?: string;
+  /** What they listen with; loudspeakers of the room where absent. */
+  readonly wears?: string;
+  /** How far from a microphone of somebody else or from a loudspeaker; 1.5 m and at its side where nothing is said. */
+  readonly places?: readonly Stand[];
+}
+
+/** Where a person is to a microphone or loudspeaker. */
+export interface Stand {
+  readonly part: string;
+  readonly metres?: number;
+  /** Off the axis of the microphone. */
+  readonly degrees?: number;
+}
+
 /** Where a loudspeaker stands to a microphone: how far, and how far off the microphone’s axis. */
 export interface Placing {
   readonly speaker: string;
@@ -98,6 +118,8 @@ export interface Rig {
       readonly wet?: boolean;
     };
     readonly session?: Session;
+    /** Who is in the room. Absent: a talker at every microphone, and somebody in every pair of headphones. */
+    readonly people?: readonly Person[];
     /** Where loudspeakers stand to microphones; 2 m away and at the side where nothing is said. */
     readonly air?: readonly Placing[];
     readonly room?: Room;

@@ -1,6 +1,6 @@
 import { allFacts, type Facts } from '../engine';
-import { couplings, howl, type Coupling } from '../engine/air';
-import { echoes, hearing, type Echo, type Hearing } from '../engine/hearing';
+import { couplings, howl, standings, type Coupling, type PersonStands } from '../engine/air';
+import { echoes, peopleHearing, type Echo, type Hearing } from '../engine/hearing';
 import { gainToDb } from '../units';
 import type { Rig } from '../rig';
 
@@ -20,6 +20,8 @@ export interface ReturnsView {
   readonly loops: readonly LoopView[];
   /** Every loudspeaker that a microphone hears. */
   readonly air: readonly Coupling[];
+  /** Where people are to microphones of others and to loudspeakers. */
+  readonly people: readonly PersonStands[];
 }
 
 const throughStages = (facts: Facts): LoopView[] =>
@@ -45,10 +47,11 @@ function throughAir(facts: Facts): LoopView[] {
 
 /** The same from facts that are there. */
 export const returnsViewOf = (facts: Facts): ReturnsView => ({
-  hearing: hearing(facts),
+  hearing: peopleHearing(facts),
   echoes: echoes(facts),
   loops: [...throughAir(facts), ...throughStages(facts)],
   air: couplings(facts),
+  people: standings(facts),
 });
 
 export const returnsView = (rig: Rig): ReturnsView => returnsViewOf(allFacts(rig)[0]);

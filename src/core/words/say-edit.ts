@@ -6,6 +6,8 @@ import {
   partOf,
   portOf,
   type PortRef,
+  peopleOf,
+  type Person,
   type Rig,
   type Placing,
   type RigEdit,
@@ -80,7 +82,10 @@ function pulled(rig: Rig, id: string): string {
 /** How is it spoken, from how far; where it is plugged in, for how long, and what the place is like. */
 function saySurroundings(
   rig: Rig,
-  edit: Extract<RigEdit, { kind: 'voice' | 'distance' | 'outlet' | 'session' | 'site' | 'air' | 'room' }>,
+  edit: Extract<
+    RigEdit,
+    { kind: 'voice' | 'distance' | 'outlet' | 'session' | 'site' | 'air' | 'room' | 'person' | 'leave' }
+  >,
 ): string {
   switch (edit.kind) {
     case 'voice':
@@ -94,23 +99,39 @@ function saySurroundings(
     case 'session':
       return edit.session ? `Plan a session of ${sayMinutes(edit.session.minutes)}` : 'Plan no session';
     case 'air':
-      return sayPlacing(rig, edit.placing);
+      return sayPut(rig, inSentence(nameOf(rig, edit.placing.speaker)), edit.placing);
     case 'room':
       return 'Say what the room is';
+    case 'person':
+      return sayPersonEdit(rig, edit.person);
+    case 'leave':
+      return `${peopleOf(rig).find(({ id }) => id === edit.person)?.name ?? 'Somebody'} leaves the room`;
     case 'site':
       return 'Say what the supply of the place is';
   }
 }
 
+/** What was changed of a person: "Put Ann 1.2 m from the microphone". */
+function sayPersonEdit(rig: Rig, person: Person): string {
+  const before = peopleOf(rig).find(({ id }) => id === person.id);
+  if (!before) return `${person.name} comes into the room`;
+  const moved = (person.places ?? []).find(
+    (stand) =>
+      JSON.stringify(stand) !== JSON.stringify(before.places?.find(({ part }) => part === stand.part)),
+  );
+  if (!moved) return `Say anew who ${person.name} is and what they use`;
+  return sayPut(rig, person.name, { ...moved, microphone: moved.part });
+}
+
 /** "Put the loudspeaker 4 m from the microphone, 126° off its axis". */
-function sayPlacing(rig: Rig, { speaker, microphone, metres, degrees }: Placing): string {
+function sayPut(rig: Rig, whom: string, { microphone, metres, degrees }: Omit<Placing, 'speaker'>): string {
   const from = inSentence(nameOf(rig, microphone));
   const far = metres === undefined ? '' : ` ${metres} m from ${from}`;
   const off =
     degrees === undefined
       ? ''
       : `${far ? ', ' : ' '}${Math.round(degrees)}° off ${far ? 'its axis' : `the axis of ${from}`}`;
-  return `Put ${inSentence(nameOf(rig, speaker))}${far}${off}`;
+  return `Put ${whom}${far}${off}`;
 }
 
 const sayMeant = (rig: Rig, { part, as, meant }: Extract<RigEdit, { kind: 'mean' }>): string =>
@@ -168,17 +189,11 @@ export function sayEdit(rig: Rig, edit: RigEdit): string {
       return `Take ${inSentence(nameOf(rig, edit.part))} out`;
     case 'bypass':
       return bypassed(rig, edit.part, edit.joints);
-    case 'voice':
-    case 'distance':
-    case 'outlet':
-    case 'session':
-    case 'air':
-    case 'room':
-    case 'site':
-      return saySurroundings(rig, edit);
     case 'own':
       return `Change the figures of ${inSentence(nameOf(rig, edit.part))}`;
     case 'rename':
       return `Rename to ${capital(edit.name)}`;
+    default:
+      return saySurroundings(rig, edit);
   }
 }

@@ -6,6 +6,7 @@ import { APP_WORDS } from './findings/apps';
 import { CONTACT_WORDS } from './findings/contacts';
 import { DEVICE_WORDS } from './findings/devices';
 import { LEVEL_WORDS } from './findings/levels';
+import { PEOPLE_WORDS } from './findings/people';
 import { POWER_WORDS } from './findings/power';
 import type { Sentence } from './sentence';
 
@@ -16,6 +17,7 @@ export const FINDING_WORDS: Readonly<Record<FindingCode, FindingWords>> = {
   ...APP_WORDS,
   ...LEVEL_WORDS,
   ...POWER_WORDS,
+  ...PEOPLE_WORDS,
 };
 
 const wordsOf = ({ code }: Finding): FindingWords | undefined => own<FindingWords>(FINDING_WORDS, code);

@@ -33,6 +33,7 @@ const CURE: Readonly<Record<Cure, string>> = {
   feed: 'a supply that is switched on',
   supply: 'a charger or power bank',
   feeder: 'another supply in the place of one',
+  place: 'another place in the room',
   gain: 'a gain',
   send: 'a send',
   mix: 'the sends of a mix-minus',
@@ -45,6 +46,8 @@ const CURE: Readonly<Record<Cure, string>> = {
 export function sayWhyNone(finding: Finding, { fixes, cut, tried, cures }: Fixes): string | undefined {
   if (fixes.length > 0 || finding.because !== undefined) return undefined;
   if (cut) return 'The search for fixes was ended before it had found one.';
+  if (cures.length === 0 && finding.person !== undefined)
+    return 'Returns says who is in the room: put headphones on them there, plugged into what plays the far end, or a loudspeaker near them.';
   if (cures.length === 0) return 'No change of the rig cures it: say what is to be recorded, and where.';
   const kinds = list(cures.map((cure) => CURE[cure]));
   if (tried === 0) return `Nothing in the catalogue goes there: ${kinds} would have been tried.`;

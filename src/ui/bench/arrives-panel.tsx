@@ -1,12 +1,7 @@
 'use client';
 import { memo, useState } from 'react';
 import { findingKey, type Finding } from '../../core/checks/finding';
-import type { Analysis } from '../../core/judge';
-import { selectInput, wayOf, type Arrival } from '../../core/engine/flow';
-import { type Listener } from '../../core/engine/returns';
-import type { Way } from '../../core/apps';
-import { nameOf, noun } from '../../core/words';
-import { laidParts, type Rig, type RigEdit } from '../../core/rig';
+import type { RigEdit } from '../../core/rig';
 import { FindingCard } from './finding-card';
 import { PanelFrame } from './lens-frame';
 import { VerdictHead } from './verdict-head';
@@ -15,54 +10,8 @@ import { lazily } from '../shared/lazily';
 
 const LevelChain = lazily(() => import('./level-chain').then((m) => m.LevelChain));
 const WayOutCard = lazily(() => import('./way-out').then((m) => m.WayOutCard));
+const WhoHears = lazily(() => import('./who-hears').then((m) => m.WhoHears));
 const PolicyForm = lazily(() => import('./policy-form').then((m) => m.PolicyForm));
-
-/** "Loft tablet, both sides; the microphone, directly". */
-function sayHears(rig: Rig, { hears, sources }: Listener): string {
-  const sides = (heard: 'both' | 'left' | 'right') => (heard === 'both' ? 'both sides' : `${heard} only`);
-  const words = [
-    ...hears.map((h) => `${nameOf(rig, h.device)}, ${sides(h.sides)}`),
-    ...sources.map(
-      (s) =>
-        `${noun(rig, s.source)} ${s.by === 'direct' ? 'directly' : 'through the app'}, ${sides(s.sides)}`,
-    ),
-  ];
-  return words.length === 0 ? 'nothing' : words.join('; ');
-}
-
-/** By which way what is offered comes to the app of a recorder. */
-function wayAt(rig: Rig, analysis: Analysis, arrival: Arrival): Way {
-  const host = laidParts(rig).find((laid) => laid.placed.id === arrival.recorder);
-  const offered =
-    host &&
-    selectInput(
-      host,
-      analysis.inputs.filter((i) => i.host === arrival.recorder),
-    );
-  return offered ? wayOf(offered) : 'headset';
-}
-
-function WhoHears({ rig, analysis }: { rig: Rig; analysis: Analysis }) {
-  return (
-    <section aria-label="Who hears what" className="mt-5">
-      <h3 className="text-soft text-sm font-semibold">Who hears what</h3>
-      <dl className="mt-1 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
-        {analysis.listeners.map((listener) => (
-          <div key={listener.listener} className="contents">
-            <dt className="text-soft">{nameOf(rig, listener.listener)}</dt>
-            <dd>{sayHears(rig, listener)}</dd>
-          </div>
-        ))}
-        {analysis.listeners.length === 0 && (
-          <>
-            <dt className="text-soft">Your ears</dt>
-            <dd>nothing: no headphones in this rig</dd>
-          </>
-        )}
-      </dl>
-    </section>
-  );
-}
 
 /** What goes when a finding is cured, and what goes with that. */
 const consequencesOf = (findings: readonly Finding[], cause: Finding): Finding[] =>
@@ -129,7 +78,7 @@ export const ArrivesPanel = memo(function ArrivesPanel({ rig, analysis, proved, 
                 key={arrival.recorder}
                 rig={rig}
                 arrival={arrival}
-                way={wayAt(rig, analysis, arrival)}
+                analysis={analysis}
                 edit={edit}
               />
             ),

@@ -1,8 +1,9 @@
 'use client';
 import { useState } from 'react';
 import { findApp, type Way } from '../../core/apps';
-import type { Arrival } from '../../core/engine/flow';
-import { partOf, type PolicyNote, type Rig, type RigEdit } from '../../core/rig';
+import { selectInput, wayOf, type Arrival } from '../../core/engine/flow';
+import type { Analysis } from '../../core/judge';
+import { laidParts, partOf, type PolicyNote, type Rig, type RigEdit } from '../../core/rig';
 import { keepPolicy } from '../../store/policies';
 import { keeping } from '../shared/report-trouble';
 
@@ -14,15 +15,27 @@ const GRADES: readonly (readonly [PolicyNote['kind'], string])[] = [
   ['claimed', 'the box says so'],
 ];
 
+/** By which way what is offered comes to the app of a recorder. */
+function wayAt(rig: Rig, analysis: Analysis, arrival: Arrival): Way {
+  const host = laidParts(rig).find((laid) => laid.placed.id === arrival.recorder);
+  const offered =
+    host &&
+    selectInput(
+      host,
+      analysis.inputs.filter((i) => i.host === arrival.recorder),
+    );
+  return offered ? wayOf(offered) : 'headset';
+}
+
 interface PolicyFormProps {
   readonly rig: Rig;
   readonly arrival: Arrival;
-  readonly way: Way;
+  readonly analysis: Analysis;
   readonly edit: (change: RigEdit) => void;
 }
 
 /** On what the verdict rests, and the place to write down what a test showed: with a date, for this kind of device. */
-export function PolicyForm({ rig, arrival, way, edit }: PolicyFormProps) {
+export function PolicyForm({ rig, arrival, analysis, edit }: PolicyFormProps) {
   const app = findApp(arrival.app);
   const host = partOf(rig, arrival.recorder);
   const [takes, setTakes] = useState('yes');
@@ -30,6 +43,7 @@ export function PolicyForm({ rig, arrival, way, edit }: PolicyFormProps) {
   const [date, setDate] = useState(today);
   const [onlyHere, setOnlyHere] = useState(true);
   if (!app || !host) return null;
+  const way = wayAt(rig, analysis, arrival);
   const keep = () => {
     const policy: PolicyNote = {
       app: app.id,

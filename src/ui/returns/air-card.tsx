@@ -3,6 +3,7 @@ import type { Rig, RigEdit } from '../../core/rig';
 import { nameOf } from '../../core/words/words';
 import { sayEdit } from '../../core/words';
 import type { ReturnsAnswers } from '../../workers/protocol';
+import { PlaceFields } from './place-fields';
 
 /** Rooms as people name them: volume, m³, and reverberation time, s. Typical. */
 const ROOMS = [
@@ -10,14 +11,6 @@ const ROOMS = [
   ['bare office', 120, 1],
   ['hall', 1500, 1.6],
   ['open air', 1_000_000, 0.05],
-] as const;
-
-const DEGREES = [
-  [0, 'straight ahead of it'],
-  [60, 'ahead, to the side'],
-  [90, 'at its side'],
-  [126, 'behind, to the side'],
-  [180, 'straight behind it'],
 ] as const;
 
 interface AirCardProps {
@@ -75,48 +68,18 @@ function PairRow({
   const { speaker, microphone, placing, said } = pair;
   const put = (change: { metres?: number; degrees?: number }) =>
     edit({ kind: 'air', placing: { speaker, microphone, ...placing, ...change } });
-  const known = DEGREES.some(([degrees]) => degrees === placing.degrees);
   return (
     <li className="border-line border-t py-2 first:border-t-0">
       <p className="font-semibold">
         {nameOf(rig, speaker)} to {nameOf(rig, microphone)}
         {!said && <span className="text-soft font-normal"> (taken for granted; say how it stands)</span>}
       </p>
-      <div className="mt-1 flex flex-wrap items-center gap-2">
-        <label className="flex items-center gap-2">
-          <span className="sr-only">Distance, metres</span>
-          <input
-            key={placing.metres}
-            type="number"
-            className="field w-20"
-            min={0.01}
-            max={200}
-            step={0.1}
-            defaultValue={placing.metres}
-            onBlur={(event) => {
-              const metres = Number(event.target.value);
-              if (metres >= 0.01 && metres <= 200 && metres !== placing.metres) put({ metres });
-              else event.target.value = String(placing.metres);
-            }}
-          />
-          m
-        </label>
-        <label className="flex min-w-0 items-center gap-2">
-          <span className="sr-only">Where it stands to the microphone</span>
-          <select
-            className="field min-w-0"
-            value={placing.degrees}
-            onChange={(event) => put({ degrees: Number(event.target.value) })}
-          >
-            {!known && <option value={placing.degrees}>{placing.degrees}° off its axis</option>}
-            {DEGREES.map(([degrees, name]) => (
-              <option key={degrees} value={degrees}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
-      </div>
+      <PlaceFields
+        label={`${nameOf(rig, speaker)} to ${nameOf(rig, microphone)}`}
+        metres={placing.metres}
+        degrees={placing.degrees}
+        put={put}
+      />
     </li>
   );
 }

@@ -1,8 +1,9 @@
 'use client';
 import type React from 'react';
-import type { Rig } from '../../core/rig';
+import { peopleOf, type Rig } from '../../core/rig';
 import { nameOf } from '../../core/words';
-import { sayHeard } from '../../core/words/say-returns';
+import { list } from '../../core/words/words';
+import { calledIn, sayHeard } from '../../core/words/say-returns';
 import type { Heard, HearState } from '../../core/engine/hearing';
 import type { ReturnsView, Rung } from '../../core/views';
 import { arcsOf, isShown, returnRows, type Arc, type ReturnRow } from './returns-rows';
@@ -89,8 +90,10 @@ interface RowProps {
 }
 
 function Row({ rig, row, chosen, choose, cells }: RowProps) {
-  const name = nameOf(rig, row.placed);
-  if (!row.person)
+  const people = row.who.flatMap((id) => peopleOf(rig).find((person) => person.id === id)?.name ?? []);
+  const part = rig.parts.some(({ id }) => id === row.placed) ? nameOf(rig, row.placed) : 'in the room';
+  const name = people.length > 0 ? `${list(people)} · ${part}` : part;
+  if (row.who.length === 0)
     return (
       <li
         className="border-line text-soft flex items-center rounded-lg border px-3 text-sm sm:h-(--row)"
@@ -110,7 +113,7 @@ function Row({ rig, row, chosen, choose, cells }: RowProps) {
         <span className="font-bold sm:line-clamp-1">{name}</span>
         {chosen && cells.length > 0 && (
           <span className="text-sm sm:hidden">
-            {cells.map((cell) => `${nameOf(rig, cell.voice)}: ${sayHeard(cell)}`).join(' · ')}
+            {cells.map((cell) => `${calledIn(rig, cell.voice)}: ${sayHeard(cell)}`).join(' · ')}
           </span>
         )}
       </button>
@@ -120,6 +123,10 @@ function Row({ rig, row, chosen, choose, cells }: RowProps) {
 
 const heightOf = ({ height }: ReturnRow): React.CSSProperties =>
   ({ '--row': `${height}px` }) as React.CSSProperties;
+
+/** A row that several have, a microphone shared by two, goes from one to the next, and then to nobody. */
+const next = ({ who }: ReturnRow, chosen: string | undefined): string | undefined =>
+  who[chosen === undefined ? 0 : who.indexOf(chosen) + 1];
 
 interface ReturnsLadderProps {
   readonly rig: Rig;
@@ -132,16 +139,16 @@ interface ReturnsLadderProps {
 /** The ladder, with what goes from whose voice to whose ears at its right. */
 export function ReturnsLadder({ rig, rungs, view, chosen, choose }: ReturnsLadderProps) {
   const { hearing } = view;
-  const rows = returnRows(rungs, hearing);
+  const rows = returnRows(rig, rungs, hearing);
   const end = rows.at(-1);
   const height = end ? end.top + end.height : 0;
-  const arcs = arcsOf(rows, hearing, chosen);
+  const arcs = arcsOf(rig, rows, hearing, chosen);
   return (
     <div className="mx-auto mt-4 max-w-3xl">
       <p className="text-soft mb-1 text-sm">
         {chosen === undefined
           ? 'Choose one to see what they hear, and who hears them.'
-          : `What goes to and from ${nameOf(rig, chosen)}.`}
+          : `What goes to and from ${calledIn(rig, chosen)}.`}
       </p>
       <div className="relative">
         <div className="max-sm:hidden">
@@ -153,9 +160,9 @@ export function ReturnsLadder({ rig, rungs, view, chosen, choose }: ReturnsLadde
               key={row.placed}
               rig={rig}
               row={row}
-              chosen={chosen === row.placed}
-              choose={() => choose(chosen === row.placed ? undefined : row.placed)}
-              cells={hearing.cells.filter((cell) => cell.listener === row.placed && isShown(cell))}
+              chosen={chosen !== undefined && row.who.includes(chosen)}
+              choose={() => choose(next(row, chosen))}
+              cells={hearing.cells.filter((cell) => cell.listener === chosen && isShown(cell))}
             />
           ))}
         </ol>

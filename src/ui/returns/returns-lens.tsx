@@ -1,5 +1,6 @@
 'use client';
 import { useState } from 'react';
+import { peopleOf } from '../../core/rig';
 import type { LensProps } from '../bench/lens';
 import { LensFrame } from '../bench/lens-frame';
 import { ReturnsLadder } from './returns-ladder';
@@ -10,7 +11,7 @@ import { useReturns } from './use-returns';
 export function ReturnsLens({ rig, analysis, head, edit, proved }: LensProps) {
   const { found, trouble } = useReturns(rig);
   const [wanted, choose] = useState<string>();
-  const chosen = rig.parts.some(({ id }) => id === wanted) ? wanted : undefined;
+  const chosen = [...rig.parts, ...peopleOf(rig)].some(({ id }) => id === wanted) ? wanted : undefined;
   return (
     <LensFrame
       head={head}

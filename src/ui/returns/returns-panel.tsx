@@ -9,6 +9,7 @@ import type { LensProps } from '../bench/lens';
 import { VerdictHead } from '../bench/verdict-head';
 import { AirCard } from './air-card';
 import { HearingTable } from './hearing-table';
+import { PeopleCard } from './people-card';
 
 type Shown = Pick<LensProps, 'rig' | 'analysis' | 'edit' | 'proved'>;
 
@@ -105,6 +106,7 @@ export function ReturnsPanel(props: ReturnsPanelProps) {
       </button>
       <div className={open ? '' : 'max-lg:hidden'}>
         {found && <PlanCard rig={rig} edit={edit} found={found} />}
+        {found && <PeopleCard rig={rig} stands={found.view.people} edit={edit} />}
         {found && <AirCard rig={rig} edit={edit} found={found} />}
         {hearing && hearing.cells.length > 0 && <HearingTable rig={rig} hearing={hearing} choose={choose} />}
         <Findings {...props} />

@@ -6,7 +6,10 @@ import { useCallback } from 'react';
 import { useCommands, type Command } from '../commands/commands';
 import { nameOfRig, useRigNames, useShownRig } from '../shared/use-rigs';
 import { Dialogs, openDialog } from './dialogs';
-import { RigList } from './rig-list';
+import { lazily } from '../shared/lazily';
+
+/** It waits for what is stored anyway. */
+const RigList = lazily(() => import('./rig-list').then((m) => m.RigList));
 
 const VIEWS = [
   { href: '/', name: 'Bench' },

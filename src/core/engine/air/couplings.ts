@@ -2,14 +2,15 @@ import type { Facts } from '../facts';
 import { figureOf, magnitude, nodeKey, REFERENCE_FREQUENCY, type SoundSource } from '../circuit';
 import { monitoringOf } from '../flow';
 import { gainToDb, PASCAL_SPL, type Hertz } from '../../units';
-import type { LaidPart, Placing } from '../../rig';
+import type { LaidPart, Placing, Room } from '../../rig';
+import type { PolarPattern } from '../../parts';
 import { diffuseShare, patternGain } from './patterns';
 import { reverberant, USUAL_ROOM } from './room';
 
 /** Where a loudspeaker stands to a microphone, where the rig does not say: 2 m away, at its side. Ours. */
 export const USUAL_PLACING = { metres: 2, degrees: 90 } as const;
 /** Speed of sound at 20 °C, m/s. */
-const SOUND = 343;
+export const SOUND = 343;
 
 /** A loudspeaker that is heard by a microphone through the air. */
 export interface Coupling {
@@ -25,7 +26,21 @@ export interface Coupling {
   readonly delayMs: number;
 }
 
-const speakersOf = (facts: Facts): LaidPart[] => [...facts.laid.values()].filter(({ part }) => part.speaker);
+/** Power of a source at a microphone against its own on the axis 1 m before it: direct sound, and that of the room. */
+export function soundAt(
+  pattern: PolarPattern,
+  { metres, degrees }: { readonly metres: number; readonly degrees: number },
+  room: Required<Room>,
+  directivity: number,
+): { readonly direct: number; readonly diffuse: number } {
+  return {
+    direct: (patternGain(pattern, degrees) / metres) ** 2,
+    diffuse: reverberant(room, directivity) * diffuseShare(pattern),
+  };
+}
+
+export const speakersOf = (facts: Facts): LaidPart[] =>
+  [...facts.laid.values()].filter(({ part }) => part.speaker);
 
 const hearsVoice = (source: SoundSource): boolean => source.kind === 'electret' || source.hears === 'voice';
 
@@ -33,7 +48,7 @@ const sensitivityOf = (source: SoundSource): number =>
   source.kind === 'electret' ? source.capsule.sensitivity : source.sensitivity;
 
 /** The sound sources of the circuit that stand in the air. */
-const microphonesOf = (facts: Facts): SoundSource[] =>
+export const microphonesOf = (facts: Facts): SoundSource[] =>
   facts.nets.branches.filter(
     (branch): branch is SoundSource =>
       (branch.kind === 'signal' || branch.kind === 'electret') && hearsVoice(branch),
@@ -50,9 +65,12 @@ function couple(facts: Facts, laid: LaidPart, source: SoundSource): Coupling[] {
     metres: said?.metres ?? USUAL_PLACING.metres,
     degrees: said?.degrees ?? USUAL_PLACING.degrees,
   };
-  const pattern = microphone.part.pattern ?? 'omni';
-  const direct = (patternGain(pattern, placing.degrees) / placing.metres) ** 2;
-  const diffuse = reverberant({ ...USUAL_ROOM, ...room }, speaker.directivity) * diffuseShare(pattern);
+  const { direct, diffuse } = soundAt(
+    microphone.part.pattern ?? 'omni',
+    placing,
+    { ...USUAL_ROOM, ...room },
+    speaker.directivity,
+  );
   const spl = speaker.spl + (speaker.gain === undefined ? 0 : figureOf(speaker.gain, laid));
   const level = spl - PASCAL_SPL + sensitivity + 10 * Math.log10(direct + diffuse);
   return [
@@ -83,7 +101,7 @@ export function couplings(facts: Facts): readonly Coupling[] {
   return made;
 }
 
-const terminals = (facts: Facts, speaker: string) => {
+export const terminals = (facts: Facts, speaker: string) => {
   const ends = facts.laid.get(speaker)?.part.speaker;
   const net = (node: string | undefined) => facts.nets.of(nodeKey(speaker, node ?? ''));
   return [net(ends?.plus), net(ends?.minus)] as const;

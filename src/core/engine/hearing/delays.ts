@@ -18,6 +18,9 @@ export const plusRange = (a: Delay, b: Delay): Delay => ({
   most: a.most + b.most,
 });
 
+/** One that does not spread. */
+export const fixed = (ms: number): Delay => ({ typical: ms, least: ms, most: ms });
+
 /** Through the app of a host, one way; a camera or recorder has none. */
 export function appDelay(facts: Facts, host: string): Delay {
   const laid = facts.laid.get(host);

@@ -3,25 +3,26 @@ import type { Facts } from '../facts';
 import { magnitude, nodeKey } from '../circuit';
 import { HEARD_LEVEL } from '../returns';
 import { dbV, gainToDb, SINE_CREST } from '../../units';
-import { couplings, toSpeaker } from '../air';
+import { couplings, toSpeaker, voicesOfPerson, type MouthVoice } from '../air';
+import { peopleOf } from '../../rig';
 import { listensAt } from '../earth';
-import { appDelay, networkDelay, plusRange, type Delay } from './delays';
+import { appDelay, fixed, networkDelay, plusRange, type Delay } from './delays';
 
-/** Who hears: a pair of ears in the room, somebody at the far end of an app, or a recording. */
+/** Who hears: a pair of ears in the room, a person there, somebody at the far end of an app, or a recording. */
 export interface Hearer {
   readonly id: string;
-  readonly is: 'ears' | 'caller' | 'recording';
+  readonly is: 'ears' | 'person' | 'caller' | 'recording';
 }
 
-/** Who is heard: a source of the rig, or somebody at the far end of an app. */
+/** Who is heard: a source of the rig, a person in the room, or somebody at the far end of an app. */
 export interface Speaker {
   readonly id: string;
-  readonly is: 'source' | 'caller';
+  readonly is: 'source' | 'person' | 'caller';
 }
 
 /**
  * `late`: one's own voice comes back as an echo. `twice`: past the recorder and once more by its app, more than ten milliseconds
- * apart. `alone`: nothing of one's own comes back, as it should be.
+ * apart; at a device by two microphones, the direct sound of both nearly alike. `alone`: nothing of one's own comes back, as it should be.
  */
 export type HearState = 'hears' | 'quiet' | 'late' | 'twice' | 'not' | 'alone';
 
@@ -30,11 +31,13 @@ export interface Heard {
   readonly listener: string;
   readonly voice: string;
   readonly state: HearState;
-  /** RMS dBV in ears, peaks in dBFS at a device; −Infinity where nothing comes. */
+  /** RMS dBV in ears, dB SPL of loudspeakers at a person, peaks in dBFS at a device; −Infinity where nothing comes. */
   readonly level: number;
   readonly delay: Delay;
   /** Heard twice: how far the two are apart, ms, typical. */
   readonly apart?: number;
+  /** Heard twice by two microphones: the one that is not the nearer, and how far its direct sound lies under, dB. */
+  readonly also?: { readonly microphone: string; readonly under: number };
   /** Parts that it goes through, from the speaker on. */
   readonly path: readonly string[];
 }
@@ -54,6 +57,11 @@ const LOST_UNDER = 20;
 const CALLER_PEAKS = -12;
 /** Two ways of one sound further apart than this are heard as two, ms: about a singer’s limit, from memory. */
 export const TWICE_FROM = 10;
+
+/** Three times as far from the other microphone, dB: the three-to-one rule. Common practice. */
+export const APART_ENOUGH = 20 * Math.log10(3);
+/** Closer in time, ms, the first gap lies over 5 kHz, past what speech is made of. Computed. */
+const ALIGNED = 0.1;
 
 const isCaller = (facts: Facts, host: string): boolean => {
   const laid = facts.laid.get(host);
@@ -77,12 +85,19 @@ const playedBy = (facts: Facts, host: string): VoiceSource[] =>
       : [],
   );
 
-const voicesOf = (facts: Facts, { id, is }: Speaker): VoiceSource[] =>
-  is === 'caller' ? playedBy(facts, id) : facts.voices.filter((v) => v.placed === id);
+export function voicesOf(facts: Facts, { id, is }: Speaker): Voice[] {
+  if (is === 'caller') return playedBy(facts, id);
+  if (is === 'source') return facts.voices.filter((v) => v.placed === id);
+  const person = peopleOf(facts.rig).find((one) => one.id === id);
+  return person ? voicesOfPerson(facts, person) : [];
+}
+
+/** A voice, with how late it is and through what where it came by air. */
+type Voice = VoiceSource & Partial<AirVoice> & Partial<Pick<MouthVoice, 'direct'>>;
 
 /** A voice between two nodes, and how loud: RMS dBV, or peaks in dBFS. */
 interface Came {
-  readonly voice: VoiceSource & Partial<AirVoice>;
+  readonly voice: Voice;
   readonly level: number;
   readonly plus: number | undefined;
   readonly minus: number | undefined;
@@ -110,13 +125,13 @@ const throughAir = (facts: Facts, voices: readonly VoiceSource[]): AirVoice[] =>
   );
 
 /** Voices with what of them comes through the air. */
-const inTheAir = (facts: Facts, voices: readonly VoiceSource[]): Came['voice'][] => [
+const inTheAir = (facts: Facts, voices: readonly Voice[]): Voice[] => [
   ...voices,
   ...throughAir(facts, voices),
 ];
 
 /** Voices as they stand between two nodes: RMS dBV. */
-function between(facts: Facts, voices: readonly Came['voice'][], from: string, to: string): Came[] {
+function between(facts: Facts, voices: readonly Voice[], from: string, to: string): Came[] {
   const [plus, minus] = [facts.nets.of(from), facts.nets.of(to)];
   return voices.flatMap((voice): Came[] => {
     const gain = facts.alternating.gain(voice.id, plus, minus);
@@ -137,10 +152,10 @@ function wayOf(facts: Facts, { voice, plus, minus }: Came) {
 export const isHeard = ({ state }: Heard): boolean =>
   state !== 'not' && state !== 'alone' && state !== 'quiet';
 
-const NOTHING: Delay = { typical: 0, least: 0, most: 0 };
+export const NOTHING: Delay = { typical: 0, least: 0, most: 0 };
 
 /** What the speaker’s own side adds: a caller comes over a network and out of an app. */
-const before = (facts: Facts, speaker: Speaker): Delay =>
+export const before = (facts: Facts, speaker: Speaker): Delay =>
   speaker.is === 'caller' ? plusRange(networkDelay(facts, speaker.id), appDelay(facts, speaker.id)) : NOTHING;
 
 /** At a device: into what it records, and on over the network to who is at its far end. */
@@ -156,15 +171,14 @@ function atDevice(facts: Facts, hearer: Hearer, speaker: Speaker): Heard {
   const numbers = new Set(heardBy(host, appOf(host), input).map(({ number }) => number));
   const voices = inTheAir(facts, voicesOf(facts, speaker));
   const crest = voices[0]?.crest ?? PLAYED_CREST;
-  const came = loudest(
-    input.channels.flatMap((channel): Came[] => {
-      const spec = input.capture.channels[channel.number - 1];
-      if (!spec || !numbers.has(channel.number)) return [];
-      const node = (name: string) => nodeKey(input.placed, name);
-      const here = between(facts, voices, node(spec.plus), node(spec.minus));
-      return here.map((one) => ({ ...one, level: one.level + crest - channel.fullScale - SINE_CREST }));
-    }),
-  );
+  const channels = input.channels.map((channel): Came[] => {
+    const spec = input.capture.channels[channel.number - 1];
+    if (!spec || !numbers.has(channel.number)) return [];
+    const node = (name: string) => nodeKey(input.placed, name);
+    const here = between(facts, voices, node(spec.plus), node(spec.minus));
+    return here.map((one) => ({ ...one, level: one.level + crest - channel.fullScale - SINE_CREST }));
+  });
+  const came = loudest(channels.flat());
   if (!came || came.level < LOST_DBFS) return nothing;
   const { level } = came;
   const way = wayOf(facts, came);
@@ -172,30 +186,57 @@ function atDevice(facts: Facts, hearer: Hearer, speaker: Speaker): Heard {
     hearer.is === 'caller' ? plusRange(appDelay(facts, hearer.id), networkDelay(facts, hearer.id)) : NOTHING;
   const delay = plusRange(plusRange(before(facts, speaker), fixed(way.delay)), after);
   const quiet = level < HEARD_DBFS;
-  const state = own ? (quiet ? 'alone' : 'late') : quiet ? 'quiet' : 'hears';
-  return { ...none, state, level, delay, path: [...new Set([...way.path, hearer.id])] };
+  const comb = quiet || own ? undefined : firstOf(channels, (came) => combOf(facts, came));
+  const state = own ? (quiet ? 'alone' : 'late') : quiet ? 'quiet' : comb ? 'twice' : 'hears';
+  return { ...none, state, level, delay, path: [...new Set([...way.path, hearer.id])], ...comb };
 }
 
-const fixed = (ms: number): Delay => ({ typical: ms, least: ms, most: ms });
+const firstOf = <T, R>(all: readonly T[], find: (one: T) => R | undefined): R | undefined => {
+  for (const one of all) {
+    const found = find(one);
+    if (found) return found;
+  }
+  return undefined;
+};
+
+/** Two microphones that have the direct sound of one mouth nearly alike, mixed: what arrives later cancels some of it. */
+function combOf(facts: Facts, came: readonly Came[]): Pick<Heard, 'apart' | 'also'> | undefined {
+  const direct = came
+    .map((one) => ({ ...one, level: one.level + (one.voice.direct ?? -Infinity) }))
+    .sort((a, b) => b.level - a.level);
+  const [nearest] = direct;
+  const other = direct.find(({ voice }) => voice.placed !== nearest?.voice.placed);
+  if (!nearest || !other) return undefined;
+  const under = nearest.level - other.level;
+  const apart = Math.abs(wayOf(facts, other).delay - wayOf(facts, nearest).delay);
+  return under < APART_ENOUGH && apart >= ALIGNED
+    ? { apart, also: { microphone: other.voice.placed, under } }
+    : undefined;
+}
+
+/** The source by which somebody is recorded: their own microphone, or what they are. */
+const spokenInto = (facts: Facts, { id, is }: Speaker): string =>
+  is === 'person' ? (peopleOf(facts.rig).find((one) => one.id === id)?.microphone ?? id) : id;
 
 /** In ears: past the recorder, or played back by its app, or both. */
 function inEars(facts: Facts, hearer: Hearer, speaker: Speaker): Heard {
   const ears = facts.laid.get(hearer.id)?.part.ears ?? [];
+  const spoken = spokenInto(facts, speaker);
   const voices = inTheAir(facts, voicesOf(facts, speaker));
   const node = (name: string) => nodeKey(hearer.id, name);
   const came = loudest(ears.flatMap(({ plus, minus }) => between(facts, voices, node(plus), node(minus))));
   const none = { listener: hearer.id, voice: speaker.id, level: -Infinity, delay: NOTHING, path: [] };
   const played = facts.listeners
     .find(({ listener }) => listener === hearer.id)
-    ?.sources.some(({ source, by }) => source === speaker.id && by === 'app');
-  const monitor = facts.arrivals.find((a) => a.source === speaker.id && a.state === 'recorded')?.recorder;
+    ?.sources.some(({ source, by }) => source === spoken && by === 'app');
+  const monitor = facts.arrivals.find((a) => a.source === spoken && a.state === 'recorded')?.recorder;
   const byApp =
     played && monitor !== undefined
       ? plusRange(appDelay(facts, monitor), appDelay(facts, monitor))
       : undefined;
   const heard = came !== undefined && came.level >= HEARD_LEVEL;
   if (!heard && byApp)
-    return { ...none, state: 'hears', level: HEARD_LEVEL, delay: byApp, path: [speaker.id, monitor ?? ''] };
+    return { ...none, state: 'hears', level: HEARD_LEVEL, delay: byApp, path: [spoken, monitor ?? ''] };
   if (!came || came.level < HEARD_LEVEL - LOST_UNDER) return { ...none, state: 'not' };
   const { level } = came;
   const way = wayOf(facts, came);
@@ -221,7 +262,7 @@ export function programmeAt(facts: Facts, listener: string): number {
 const known = new WeakMap<Facts, Map<string, Heard>>();
 
 /** One speaker as one hearer has them; worked out when first asked for. */
-function heardAs(facts: Facts, hearer: Hearer, speaker: Speaker): Heard {
+export function heardAs(facts: Facts, hearer: Hearer, speaker: Speaker): Heard {
   const own = known.get(facts) ?? new Map<string, Heard>();
   known.set(facts, own);
   const key = `${hearer.is} ${hearer.id} ${speaker.is} ${speaker.id}`;
@@ -232,7 +273,7 @@ function heardAs(facts: Facts, hearer: Hearer, speaker: Speaker): Heard {
   return found;
 }
 
-function hearersOf(facts: Facts): Hearer[] {
+export function hearersOf(facts: Facts): Hearer[] {
   const { recorders } = facts.rig.purpose;
   return [
     ...facts.listeners.map(({ listener }): Hearer => ({ id: listener, is: 'ears' })),
@@ -240,7 +281,7 @@ function hearersOf(facts: Facts): Hearer[] {
   ];
 }
 
-function speakersOf(facts: Facts): Speaker[] {
+export function speakersOfRig(facts: Facts): Speaker[] {
   const { recorders, sources } = facts.rig.purpose;
   return [
     ...sources.filter((id) => !isCaller(facts, id)).map((id): Speaker => ({ id, is: 'source' })),
@@ -254,7 +295,7 @@ const cellsOf = (
   hears: (hearer: Hearer) => boolean,
   speaks: (speaker: Speaker) => boolean,
 ): Heard[] => {
-  const speakers = speakersOf(facts).filter(speaks);
+  const speakers = speakersOfRig(facts).filter(speaks);
   return hearersOf(facts)
     .filter(hears)
     .flatMap((hearer) => speakers.map((speaker) => heardAs(facts, hearer, speaker)));
@@ -279,7 +320,7 @@ export const heardAmongCallers = (facts: Facts): Heard[] =>
 /** Who hears whom, how loud, how late, by which way. */
 export const hearing = (facts: Facts): Hearing => ({
   hearers: hearersOf(facts),
-  speakers: speakersOf(facts),
+  speakers: speakersOfRig(facts),
   cells: cellsOf(
     facts,
     () => true,

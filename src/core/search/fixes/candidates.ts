@@ -3,7 +3,7 @@ import type { Facts } from '../../engine';
 import { isHeadphones, isSupply, isWornToListen, type Part } from '../../parts';
 import { ladder } from '../../views';
 import { endsOf, jointsOf, laidParts, type LaidPart, type Rig, type RigEdit } from '../../rig';
-import { planReturns } from '../returns';
+import { placements, planReturns } from '../returns';
 import { bearsOn } from '../settings/bears-on';
 import { feedingSwitches } from '../settings/feeding';
 import {
@@ -152,6 +152,7 @@ export function candidatesFor(facts: Facts, finding: Finding): Candidates {
       ...(may('plug', 'pair') ? looseEnds(rig, chain) : []),
       ...(may('plug') ? [...chain.flatMap(turns), ...pool.flatMap((laid) => moves(rig, laid))] : []),
       ...(may('plug') ? chain.flatMap((laid) => replug(rig, laid)) : []),
+      ...(may('place') ? placements(rig, finding) : []),
       ...(may('less') ? pool.flatMap(removals) : []),
       ...(may('feeder') ? unplugged(facts) : []),
     ]),

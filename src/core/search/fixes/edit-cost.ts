@@ -49,6 +49,8 @@ const DOING: Readonly<Record<RigEdit['kind'], number>> = {
   distance: AT_HAND,
   air: AT_HAND,
   room: 0,
+  person: AT_HAND,
+  leave: 0,
   outlet: AT_HAND,
   session: 0,
   site: 0,

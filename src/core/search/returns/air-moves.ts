@@ -1,5 +1,5 @@
 import { allFacts } from '../../engine';
-import { deafestAt, howl } from '../../engine/air';
+import { deafestAt, howl, type Howl } from '../../engine/air';
 import { applyEdit, partOf, type Rig, type RigEdit } from '../../rig';
 
 /** A change that gives a loop through the air more room, with what it leaves: worked out by the engine. */
@@ -13,16 +13,24 @@ const LOWER = 6;
 /** A move that gives less than this is none, dB. */
 const WORTH = 0.5;
 
-/** What to try with the worst pair: behind the microphone’s null, twice as far, lower. */
-function tried(rig: Rig): RigEdit[] {
-  const found = howl(allFacts(rig)[0]);
-  if (!found) return [];
-  const { speaker, microphone, placing } = found.worst;
+/** The loudspeaker where the microphone is deafest, and twice as far. */
+export function placed(rig: Rig, { speaker, microphone, placing }: Howl['worst']): RigEdit[] {
   const pattern = partOf(rig, microphone)?.pattern ?? 'omni';
   const place = (change: { metres?: number; degrees?: number }): RigEdit => ({
     kind: 'air',
     placing: { speaker, microphone, ...placing, ...change },
   });
+  return [
+    place({ degrees: Math.round(deafestAt(pattern)) }),
+    place({ metres: Math.min(200, placing.metres * 2) }),
+  ];
+}
+
+/** What to try with the worst pair: behind the microphone’s null, twice as far, lower. */
+function tried(rig: Rig): RigEdit[] {
+  const found = howl(allFacts(rig)[0]);
+  if (!found) return [];
+  const { speaker } = found.worst;
   const gain = partOf(rig, speaker)?.speaker?.gain;
   const knob = typeof gain === 'object' && 'knob' in gain ? gain.knob : undefined;
   const setting = partOf(rig, speaker)?.settings?.find(({ id }) => id === knob);
@@ -32,8 +40,7 @@ function tried(rig: Rig): RigEdit[] {
       ? Math.max(setting.from, (typeof now === 'number' ? now : setting.initial) - LOWER)
       : undefined;
   return [
-    place({ degrees: Math.round(deafestAt(pattern)) }),
-    place({ metres: Math.min(200, placing.metres * 2) }),
+    ...placed(rig, found.worst),
     ...(lower !== undefined && knob !== undefined
       ? [{ kind: 'set' as const, part: speaker, setting: knob, option: lower }]
       : []),

@@ -1,0 +1,182 @@
+'use client';
+import { useState } from 'react';
+import type { PersonStands } from '../../core/engine/air';
+import {
+  freshId,
+  isSpoken,
+  laidParts,
+  LIMITS,
+  peopleOf,
+  placedAnew,
+  type Person,
+  type Rig,
+  type RigEdit,
+} from '../../core/rig';
+import { nameOf } from '../../core/words/words';
+import { PlaceFields } from './place-fields';
+
+interface PeopleCardProps {
+  readonly rig: Rig;
+  readonly stands: readonly PersonStands[];
+  readonly edit: (change: RigEdit) => void;
+}
+
+const spokenInto = (rig: Rig): string[] =>
+  laidParts(rig).flatMap(({ placed, part }) => (isSpoken(part) && !part.host ? [placed.id] : []));
+const wornBy = (rig: Rig): string[] =>
+  laidParts(rig).flatMap(({ placed, part }) => (part.ears ? [placed.id] : []));
+
+/** Somebody new: at the first microphone and in the first headphones that nobody has yet. */
+function newcomer(rig: Rig, name: string): Person {
+  const people = peopleOf(rig);
+  const stem =
+    name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '') || 'person';
+  const taken = new Set([...rig.parts, ...people].map(({ id }) => id));
+  const microphone = spokenInto(rig).find((id) => people.every((p) => p.microphone !== id));
+  const wears = wornBy(rig).find((id) => people.every((p) => p.wears !== id));
+  return {
+    id: freshId(stem, taken),
+    name: name.slice(0, LIMITS.person),
+    ...(microphone !== undefined && { microphone }),
+    ...(wears !== undefined && { wears }),
+  };
+}
+
+interface ChoiceProps {
+  readonly rig: Rig;
+  readonly label: string;
+  readonly none: string;
+  readonly value: string | undefined;
+  readonly ids: readonly string[];
+  readonly choose: (id: string | undefined) => void;
+}
+
+function PartChoice({ rig, label, none, value, ids, choose }: ChoiceProps) {
+  return (
+    <label className="mt-1 flex flex-wrap items-center gap-2">
+      {label}
+      <select
+        className="field max-w-full min-w-0"
+        value={value ?? ''}
+        onChange={(event) => choose(event.target.value || undefined)}
+      >
+        <option value="">{none}</option>
+        {ids.map((id) => (
+          <option key={id} value={id}>
+            {nameOf(rig, id)}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+/** A person with one field said anew; nothing said takes it away. */
+function withField(person: Person, field: 'microphone' | 'wears', id: string | undefined): Person {
+  const { [field]: _old, ...rest } = person;
+  return id === undefined ? rest : { ...rest, [field]: id };
+}
+
+function PersonRow({ rig, person, stands, edit }: PeopleCardProps & { readonly person: Person }) {
+  const say = (next: Person) => edit({ kind: 'person', person: next });
+  return (
+    <li className="border-line border-t py-2 first:border-t-0" data-person={person.id}>
+      <div className="flex items-center justify-between gap-2">
+        <span className="font-semibold">{person.name}</span>
+        <button
+          type="button"
+          className="button"
+          aria-label={`${person.name} leaves the room`}
+          onClick={() => edit({ kind: 'leave', person: person.id })}
+        >
+          Leaves
+        </button>
+      </div>
+      <PartChoice
+        rig={rig}
+        label="speaks into"
+        none="no microphone of their own"
+        value={person.microphone}
+        ids={spokenInto(rig)}
+        choose={(id) => say(withField(person, 'microphone', id))}
+      />
+      <PartChoice
+        rig={rig}
+        label="listens with"
+        none="nothing on the ears"
+        value={person.wears}
+        ids={wornBy(rig)}
+        choose={(id) => say(withField(person, 'wears', id))}
+      />
+      {stands.map(({ part, is, standing }) => (
+        <div key={part} className="mt-2">
+          <p>
+            to {nameOf(rig, part)}
+            {!standing.said && <span className="text-soft"> (taken for granted)</span>}
+          </p>
+          <PlaceFields
+            label={`${person.name} to ${nameOf(rig, part)}`}
+            metres={standing.metres}
+            {...(is === 'microphone' && { degrees: standing.degrees })}
+            put={(change) => say(placedAnew(person, { part, ...change }))}
+          />
+        </div>
+      ))}
+    </li>
+  );
+}
+
+/** Who is in the room: what each speaks into and wears, and how far from the microphones of the others. */
+export function PeopleCard({ rig, stands, edit }: PeopleCardProps) {
+  const [name, setName] = useState('');
+  const people = peopleOf(rig);
+  const full = people.length >= LIMITS.people;
+  return (
+    <section aria-label="Who is in the room" className="border-line bg-card mt-4 rounded-xl border p-3">
+      <h3 className="font-bold">Who is in the room</h3>
+      {people.length === 0 && (
+        <p className="text-soft mt-1">
+          Nobody is named: somebody at every microphone, and somebody in every pair of headphones. Name them
+          to see what each hears, and whether one comes into the microphone of another.
+        </p>
+      )}
+      <ul>
+        {people.map((person) => (
+          <PersonRow
+            key={person.id}
+            rig={rig}
+            person={person}
+            stands={stands.filter((one) => one.person === person.id)}
+            edit={edit}
+          />
+        ))}
+      </ul>
+      <form
+        className="mt-2 flex flex-wrap items-center gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!name.trim()) return;
+          edit({ kind: 'person', person: newcomer(rig, name.trim()) });
+          setName('');
+        }}
+      >
+        <label className="flex min-w-0 flex-1 items-center gap-2">
+          Name
+          <input
+            className="field min-w-0 flex-1"
+            value={name}
+            maxLength={LIMITS.person}
+            onChange={(event) => setName(event.target.value)}
+          />
+        </label>
+        <button type="submit" className="button" disabled={full}>
+          Add
+        </button>
+      </form>
+      {full && <p className="text-soft mt-1 text-sm">A rig has at most {LIMITS.people} people.</p>}
+    </section>
+  );
+}
