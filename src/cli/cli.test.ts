@@ -225,7 +225,17 @@ describe('symplex returns', () => {
     const { status, stdout } = symplex('returns', rig, '--json');
     expect(status).toBe(0);
     const report = JSON.parse(stdout);
-    expect(Object.keys(report)).toEqual(['rig', 'hears', 'says', 'echo', 'loops', 'air', 'moves', 'plan']);
+    expect(Object.keys(report)).toEqual([
+      'rig',
+      'hears',
+      'says',
+      'echo',
+      'loops',
+      'air',
+      'moves',
+      'people',
+      'plan',
+    ]);
     expect(report.hears).toContainEqual(
       expect.objectContaining({ listener: 'phone-a', voice: 'phone-b', state: 'not', level: null }),
     );

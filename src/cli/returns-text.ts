@@ -35,7 +35,7 @@ export function returnsText({ rig, says, hears, echo, loops, people, plan }: Ret
       'In the room',
       people.map(
         ({ person, part: to, metres, degrees, is, said }) =>
-          `  ${person}: ${metres} m from ${to}${is === 'microphone' ? `, ${degrees}° off its axis` : ''}${said ? '' : ' (taken for granted)'}`,
+          `  ${person}: ${metres} m from ${to}${is === 'speaks' ? `, ${degrees}° off its axis` : ''}${said ? '' : ' (taken for granted)'}`,
       ),
     ),
     ...(plan

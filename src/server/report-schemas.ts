@@ -177,7 +177,7 @@ const returns = {
     object({
       person: text,
       part: text,
-      is: { enum: ['microphone', 'loudspeaker'] },
+      is: { enum: ['speaks', 'listens'] },
       metres: number,
       degrees: number,
       said: { type: 'boolean' },

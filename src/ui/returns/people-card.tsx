@@ -120,7 +120,7 @@ function PersonRow({ rig, person, stands, edit }: PeopleCardProps & { readonly p
           <PlaceFields
             label={`${person.name} to ${nameOf(rig, part)}`}
             metres={standing.metres}
-            {...(is === 'microphone' && { degrees: standing.degrees })}
+            {...(is === 'speaks' && { degrees: standing.degrees })}
             put={(change) => say(placedAnew(person, { part, ...change }))}
           />
         </div>

@@ -95,7 +95,7 @@ export const voicesOfPerson = (facts: Facts, person: Person): MouthVoice[] => [
 export interface PersonStands {
   readonly person: string;
   readonly part: string;
-  readonly is: 'microphone' | 'loudspeaker';
+  readonly is: 'speaks' | 'listens';
   readonly standing: Standing;
 }
 
@@ -111,5 +111,5 @@ export const standings = (facts: Facts): PersonStands[] =>
       is,
       standing: standingOf(person, part),
     });
-    return [...[...microphones].map(stands('microphone')), ...loud.map(stands('loudspeaker'))];
+    return [...[...microphones].map(stands('speaks')), ...loud.map(stands('listens'))];
   });
