@@ -10,7 +10,9 @@ export async function changeCount(part: string, by: number): Promise<void> {
   await database.transaction('rw', database.drawer, async () => {
     const current = await database.drawer.get(part);
     const count = Math.min(MOST_OF_A_PART, (current?.count ?? 0) + by);
-    if (count > 0) await database.drawer.put({ ...current, part, count });
+    // The lengths of leads that are gone go with them.
+    const lengths = current?.lengths?.slice(0, count);
+    if (count > 0) await database.drawer.put({ ...current, part, count, ...(lengths && { lengths }) });
     else await database.drawer.delete(part);
   });
 }
@@ -20,7 +22,7 @@ export const addOne = (part: string): Promise<void> => changeCount(part, 1);
 
 /** What may be written of an item; undefined takes it away. */
 export type ItemDetails = Partial<{
-  [K in 'condition' | 'label' | 'note' | 'paid']: DrawerItem[K] | undefined;
+  [K in 'condition' | 'label' | 'note' | 'paid' | 'lengths']: DrawerItem[K] | undefined;
 }>;
 
 /** Writes what is known of an item and leaves its count and all else as it stands; one that is gone is not brought back. */

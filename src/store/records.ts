@@ -29,6 +29,8 @@ export interface DrawerItem {
   readonly note?: string;
   /** What was paid for one. */
   readonly paid?: number;
+  /** Metres of each lead whose length is known; the others are as long as their kind is by itself. */
+  readonly lengths?: readonly number[];
 }
 
 /** What the user knows of an app, for all rigs. */

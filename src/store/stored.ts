@@ -16,6 +16,9 @@ const oneOf = (list: readonly string[], value: unknown): boolean =>
 /** The most of one thing that a drawer counts. */
 export const MOST_OF_A_PART = 999;
 
+const isLengths = (value: unknown): boolean =>
+  Array.isArray(value) && value.every((metres) => typeof metres === 'number' && metres > 0 && metres <= 500);
+
 export const isItem = (value: unknown): value is DrawerItem =>
   isObject(value) &&
   typeof value['part'] === 'string' &&
@@ -25,7 +28,8 @@ export const isItem = (value: unknown): value is DrawerItem =>
   (value['condition'] === undefined || oneOf(CONDITIONS, value['condition'])) &&
   isText(value['label']) &&
   isText(value['note']) &&
-  (value['paid'] === undefined || Number.isFinite(value['paid']));
+  (value['paid'] === undefined || Number.isFinite(value['paid'])) &&
+  (value['lengths'] === undefined || isLengths(value['lengths']));
 
 export const isPolicy = (value: unknown): value is PolicyNote =>
   isObject(value) &&

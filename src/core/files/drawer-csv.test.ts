@@ -11,8 +11,8 @@ describe('the drawer as CSV (RFC 4180)', () => {
   it('writes a heading and CRLF, and quotes what needs it', () => {
     const text = drawerCsv([{ part: 'lead-trs-trs', count: 2, note: 'blue, "the long one"' }], names);
     expect(text.split('\r\n')).toEqual([
-      'part,name,count,condition,label,note,paid',
-      'lead-trs-trs,Name of lead-trs-trs,2,,,"blue, ""the long one""",',
+      'part,name,count,condition,label,note,paid,lengths',
+      'lead-trs-trs,Name of lead-trs-trs,2,,,"blue, ""the long one""",,',
       '',
     ]);
   });
@@ -31,10 +31,14 @@ describe('the drawer as CSV (RFC 4180)', () => {
           label: text,
           note: text,
           paid: fc.nat({ max: 999 }),
+          lengths: fc.array(fc.constantFrom(0.2, 1.5, 3, 500), { minLength: 1, maxLength: 3 }),
         },
         { requiredKeys: ['part', 'count'] },
       )
-      .map((r) => r as DrawerRow);
+      .map(({ lengths, ...r }) => {
+        const known = (lengths ?? []).slice(0, r.count);
+        return { ...r, ...(known.length > 0 && { lengths: known }) } as DrawerRow;
+      });
     fc.assert(
       fc.property(fc.array(row, { maxLength: 8 }), (rows) => {
         expect(readDrawerCsv(drawerCsv(rows, names), known)).toEqual({ ok: true, rows });

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { quoteValue } from '../schema';
+import { readLengths, sayLengths } from './lead-lengths';
 
 /** A drawer item as a row; empty cells are absent. */
 export interface DrawerRow {
@@ -9,9 +10,11 @@ export interface DrawerRow {
   readonly label?: string;
   readonly note?: string;
   readonly paid?: number;
+  /** Metres of leads whose length is known. */
+  readonly lengths?: readonly number[];
 }
 
-const FIELDS = ['part', 'name', 'count', 'condition', 'label', 'note', 'paid'] as const;
+const FIELDS = ['part', 'name', 'count', 'condition', 'label', 'note', 'paid', 'lengths'] as const;
 const CONDITIONS: readonly string[] = ['good', 'worn', 'broken'];
 const MOST_ROWS = 2000;
 const LONGEST_TEXT = 4000;
@@ -21,7 +24,16 @@ export const drawerCsv = (rows: readonly DrawerRow[], nameOf: (part: string) => 
   Papa.unparse(
     {
       fields: [...FIELDS],
-      data: rows.map((r) => [r.part, nameOf(r.part), r.count, r.condition, r.label, r.note, r.paid]),
+      data: rows.map((r) => [
+        r.part,
+        nameOf(r.part),
+        r.count,
+        r.condition,
+        r.label,
+        r.note,
+        r.paid,
+        r.lengths && sayLengths(r.lengths),
+      ]),
     },
     { newline: '\r\n', escapeFormulae: true },
   ) + '\r\n';
@@ -50,6 +62,8 @@ function rowOf(cells: Cells, known: (part: string) => boolean): DrawerRow | stri
   }
   if (paid && !(Number(paid) >= 0 && Number(paid) < 1e6))
     return `paid is ${quoteValue(paid)}; it must be a sum or empty`;
+  const lengths = readLengths(bare(cells['lengths']), Number(count));
+  if (!lengths.ok) return `lengths: ${lengths.says}`;
   const [label, note] = [bare(cells['label']), bare(cells['note'])].map((text) =>
     text.slice(0, LONGEST_TEXT),
   );
@@ -60,6 +74,7 @@ function rowOf(cells: Cells, known: (part: string) => boolean): DrawerRow | stri
     ...(label && { label }),
     ...(note && { note }),
     ...(paid && { paid: Number(paid) }),
+    ...(lengths.metres.length > 0 && { lengths: lengths.metres }),
   };
 }
 

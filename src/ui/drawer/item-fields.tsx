@@ -3,6 +3,8 @@ import Link from 'next/link';
 import { useState } from 'react';
 import type { Part } from '../../core/parts';
 import type { Rig } from '../../core/rig';
+import { growsLong } from '../../core/search/route/lengths';
+import { readLengths, sayLengths } from '../../core/files/lead-lengths';
 import { CONDITIONS, type Condition } from '../../store/conditions';
 import type { DrawerItem } from '../../store/records';
 import { describeItem, type ItemDetails } from '../../store/drawer';
@@ -43,6 +45,11 @@ export function ItemFields({ item, part, rigs, currency }: ItemFieldsProps) {
     setTrouble(bad ? `“${text}” is no sum; write a number, or nothing.` : undefined);
     if (!bad) write({ paid: text === '' ? undefined : sum });
   };
+  const measure = (text: string) => {
+    const found = readLengths(text, item.count);
+    setTrouble(found.ok ? undefined : `${found.says}.`);
+    if (found.ok) write({ lengths: found.metres.length > 0 ? found.metres : undefined });
+  };
   return (
     <div className="grid gap-3 sm:grid-cols-2">
       <label className="grid gap-1">
@@ -69,6 +76,13 @@ export function ItemFields({ item, part, rigs, currency }: ItemFieldsProps) {
         value={item.label ?? ''}
         keep={(text) => write({ label: text || undefined })}
       />
+      {growsLong(part) && (
+        <Text
+          label={`Lengths, m, where not ${part.length}`}
+          value={sayLengths(item.lengths ?? [])}
+          keep={measure}
+        />
+      )}
       <Text label="Note" value={item.note ?? ''} keep={(text) => write({ note: text || undefined })} />
       {trouble && (
         <p role="alert" className="text-vermilion sm:col-span-2">

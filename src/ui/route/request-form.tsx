@@ -170,7 +170,7 @@ export function RequestForm({ question, change, parts, currency }: RequestFormPr
           className="field max-w-full"
           value={through ?? ''}
           onChange={(event) => {
-            const { through: _old, throughUnusable: _ports, ...rest } = question;
+            const { through: _old, throughUnusable: _ports, throughPlace: _place, ...rest } = question;
             change(event.target.value ? { ...rest, through: event.target.value } : rest);
           }}
         >

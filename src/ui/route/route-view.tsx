@@ -5,7 +5,7 @@ import { CATALOGUE } from '../../core/parts';
 import type { RouteRequest } from '../../core/search/route';
 import { lazily } from '../shared/lazily';
 import { useCurrency } from '../shared/use-currency';
-import { useDrawer } from '../shared/use-drawer';
+import { useDrawer, useLeadLengths } from '../shared/use-drawer';
 import { useOwnParts } from '../shared/use-own-parts';
 import { usePolicies } from '../shared/use-policies';
 import { RequestForm } from './request-form';
@@ -31,6 +31,7 @@ const Examples = lazily(() => import('./examples').then((m) => m.Examples));
 export function RouteView() {
   const [question, change] = useQuestion();
   const { planning, ask, cancel } = usePlan();
+  const lengths = useLeadLengths();
   const [drawer, own, policies, currency] = [useDrawer(), useOwnParts(), usePolicies(), useCurrency()];
   const parts = useMemo(() => {
     const all = [...own, ...CATALOGUE];
@@ -47,6 +48,7 @@ export function RouteView() {
       name: nameOf(question, names),
       ...question,
       drawer: Object.fromEntries(known),
+      ...(Object.keys(lengths).length > 0 && { leadLengths: lengths }),
       ...(own.length > 0 && { ownParts: own }),
       ...(policies.length > 0 && { policies }),
     };

@@ -10,7 +10,15 @@ const KEY = 'route-request';
 /** What the form fills in; drawer, own parts and policies are taken when the search begins. */
 export type Question = Pick<
   RouteRequest,
-  'sources' | 'through' | 'throughUnusable' | 'destinations' | 'carried' | 'wishes' | 'prefer'
+  | 'sources'
+  | 'through'
+  | 'throughUnusable'
+  | 'throughPlace'
+  | 'destinations'
+  | 'distances'
+  | 'carried'
+  | 'wishes'
+  | 'prefer'
 >;
 
 export const EMPTY_QUESTION: Question = { sources: [], destinations: [] };

@@ -2,6 +2,7 @@
 import type { Part } from '../../core/parts';
 import { DEFAULT_APP } from '../../core/apps';
 import type { Preference, Wishes } from '../../core/search/route';
+import { DistanceFields } from './distance-fields';
 import { FigureWish } from './figure-wish';
 import { DestinationChoice } from './request-form';
 import type { Question } from './use-request';
@@ -120,6 +121,7 @@ export function WishFields({ question, change, parts, currency }: WishFieldsProp
           set={(value) => set('budget', value)}
         />
       </div>
+      <DistanceFields question={question} change={change} parts={parts} />
       <div className="mt-3 flex flex-wrap items-center gap-2">
         <label className="flex min-h-9 items-center gap-2 pointer-coarse:min-h-11">
           <input

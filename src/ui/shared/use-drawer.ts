@@ -10,6 +10,20 @@ import { isItem } from '../../store/stored';
 export const useDrawerItems = (): DrawerItem[] | undefined =>
   useLiveQuery(async () => ((await database.drawer.toArray()) as unknown[]).filter(isItem));
 
+/** Metres of owned leads that are not broken, by part, as routes want them. */
+export function useLeadLengths(): Readonly<Record<string, readonly number[]>> {
+  const items = useDrawerItems();
+  return useMemo(
+    () =>
+      Object.fromEntries(
+        (items ?? [])
+          .filter((item) => item.condition !== 'broken' && (item.lengths ?? []).length > 0)
+          .map((item) => [item.part, (item.lengths ?? []).slice(0, item.count)]),
+      ),
+    [items],
+  );
+}
+
 /** Counts by part, as fixes and routes want them: without what is broken. */
 export function useDrawer(): Drawer {
   const items = useDrawerItems();

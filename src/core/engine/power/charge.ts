@@ -120,3 +120,9 @@ export function netCharge(facts: Facts, host: string): number | undefined {
   const store = stores(facts).find(({ placed }) => placed === host);
   return store && ((store.comes - store.takes.typical - store.gives) / VOLTS) * 1000;
 }
+
+/** Whether a host gains charge while it works; one without a digital port has a charging socket of its own. */
+export function isCharged(facts: Facts, host: string): boolean {
+  const busPorts = facts.laid.get(host)?.part.host?.busPorts ?? [];
+  return busPorts.length === 0 || (netCharge(facts, host) ?? -Infinity) > 0;
+}

@@ -3,7 +3,7 @@ export { supplyGraph } from './feeds';
 export type { Arriving } from './volts';
 export { arriving, LEAST_VOLTS, lineOhms, sagging } from './volts';
 export type { Range, Store } from './charge';
-export { loadOf, netCharge, stores } from './charge';
+export { isCharged, loadOf, netCharge, stores } from './charge';
 export type { Discharge } from './clock';
 export { discharge, LONGEST_HOURS, USUAL_MINUTES } from './clock';
 export type { PhantomSupply } from './phantom';

@@ -1,3 +1,4 @@
+import { isCharged } from '../../engine/power';
 import { isHopeless, settle } from '../settings';
 import type { Outcome } from '../../judge';
 import type { Rig } from '../../rig';
@@ -58,7 +59,8 @@ export class Verdicts {
     const { wishes = {} } = request;
     const { rig, judged, facts } = (wishes.callers ? settleCallIn : settle)(rigOf(layout, request));
     const isMeant = !wishes.callers || isCallIn(facts);
-    if (isMeant && meets(layout, judged, request) && keepsWishes(layout, wishes, this.stock.purse))
+    const charges = !wishes.charge || rig.purpose.recorders.every((host) => isCharged(facts, host));
+    if (isMeant && charges && meets(layout, judged, request) && keepsWishes(layout, wishes, this.stock.purse))
       return {
         answers: true,
         layout,
