@@ -5,7 +5,7 @@ import type { Found } from '../src/core/search/route/rank';
 import type { RouteRequest } from '../src/core/search/route/request';
 import { bestOfAll, chains, hangsLong, isRigid, type Step } from './exhaustive';
 
-/** More layouts than so many are not tried. */
+/** More layouts than so many are not tried, unless it is asked for. */
 const MOST = 300;
 
 interface Leg {
@@ -77,14 +77,15 @@ function begin(request: RouteRequest): Layout {
 }
 
 /**
- * The best routes for two sources or two recorders by trying everything: each straight to the other, or all through one part with
- * sockets for them. Undefined where there are too many to try. It shares with the search how a layout is completed, repaired,
+ * The best routes for several sources or recorders by trying everything: each straight to the other, or all through one part with
+ * sockets for them, the box that is there where the request names one. Undefined where there are too many to try. It shares with the search how a layout is completed, repaired,
  * judged and ranked, and nothing of how layouts are found.
  */
 export function exhaustiveJoins(
   request: RouteRequest,
   parts: readonly Part[],
   longest: number,
+  most = MOST,
 ): Found[] | undefined {
   const bare = begin(request);
   const at = (id: string): Part => {
@@ -100,10 +101,21 @@ export function exhaustiveJoins(
     for (const choice of choices(lists)) {
       const layout = lay(begun, choice);
       if (layout) layouts.push(layout);
-      if (layouts.length > MOST) return false;
+      if (layouts.length > most) return false;
     }
     return true;
   };
+  if (request.through !== undefined) {
+    const box = findPart(request.through);
+    if (!box) throw new Error(`no part "${request.through}"`);
+    const placed = withPiece(bare, box);
+    const ways = [
+      ...bare.sources.map((source) => [source, at(source), placed.id, box] as const),
+      ...bare.recorders.map((host) => [placed.id, box, host, at(host)] as const),
+    ];
+    const all = tryAll({ ...placed.layout, kind: box.id, given: placed.id }, ways);
+    return all ? bestOfAll(request, layouts, parts, 2 * longest + 2) : undefined;
+  }
   const pairs = bare.sources.flatMap((source) =>
     bare.recorders.map((host) => [source, at(source), host, at(host)] as const),
   );

@@ -2,6 +2,7 @@ import { settle } from '../src/core/search/settings';
 import { isPassiveLink, type Part, type PartPort } from '../src/core/parts';
 import { mate } from '../src/core/plugs';
 import { kindOfChain } from '../src/core/search/route/chains';
+import { isCallIn, settleCallIn } from '../src/core/search/route/call-in';
 import { completed } from '../src/core/search/route/complete';
 import { layoutCost, rigOf, withJoint, withPiece, type Layout } from '../src/core/search/route/layout';
 import { bestOf, type Found } from '../src/core/search/route/rank';
@@ -123,9 +124,10 @@ export function bestOfAll(
   const stock = { parts, purse: purseOf(request) };
   const queue = begun.flatMap((layout) => completed(layout, request, stock));
   for (const layout of queue) {
-    const { rig, judged, facts } = settle(rigOf(layout, request));
+    const isCall = request.wishes?.callers === true;
+    const { rig, judged, facts } = (isCall ? settleCallIn : settle)(rigOf(layout, request));
     const cost = layoutCost(layout, stock.purse);
-    if (meets(layout, judged, request))
+    if (meets(layout, judged, request) && (!isCall || isCallIn(facts)))
       found.push({
         layout,
         rig,

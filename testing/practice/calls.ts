@@ -75,6 +75,33 @@ export const CALLS: readonly PracticeCase[] = [
     answers: [only('lead-trrs-trrs', 'lead-xlr', 'headphones-big')],
   },
   {
+    name: 'a caller on a laptop, a mixer with USB whose send leaves its own return out: one USB lead',
+    from: ['dynamic-xlr'],
+    through: 'mixer-fx-usb',
+    to: [['laptop-combo', 'voice-room']],
+    wishes: { callers: true },
+    answers: [only('lead-xlr', 'lead-usb-a-b|lead-usb-c-b', 'headphones-big')],
+  },
+  {
+    name: 'a caller on a tablet by a call app that takes no USB sound: the headset way behind a dongle',
+    from: ['dynamic-xlr'],
+    through: 'mixer-fx-usb',
+    to: [['tablet-usb-c', 'voice-room']],
+    wishes: { callers: true },
+    answers: [has('dongle-usb-c-headset', 'lead-breakout-headset|lead-line-headset-pad')],
+  },
+  {
+    name: 'a caller on a computer by a browser studio, a portable mixer with USB: by USB or by its phone socket',
+    from: ['dynamic-xlr'],
+    through: 'mixer-portable-phone',
+    to: [['laptop-combo', 'browser-studio']],
+    wishes: { callers: true },
+    answers: [
+      only('lead-xlr', 'lead-usb-c-c|lead-usb-a-c', 'headphones-big'),
+      only('lead-xlr', 'lead-trrs-trrs', 'headphones-big'),
+    ],
+  },
+  {
     name: 'callers, and no box that they could come back into: a contradiction',
     from: ['dynamic-xlr'],
     to: [['phone-ctia', 'voice-room']],

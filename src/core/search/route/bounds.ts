@@ -1,4 +1,4 @@
-import { mate } from '../../plugs';
+import { KEYED_CONNECTORS, mate, PHONE_CONNECTORS } from '../../plugs';
 import type { Part, PartPort } from '../../parts';
 import type { OpenEnd } from '../ends';
 import { Heap } from '../heap';
@@ -58,21 +58,17 @@ const halfOf = (spot: Spot): Half => {
 
 const waysIn = new WeakMap<Pool, readonly Way[]>();
 
+/** Whatever could stand open before a part: also what no part of a small pool has itself, a TRS socket for a TS plug. */
+const HALVES: readonly Half[] = [...PHONE_CONNECTORS, ...KEYED_CONNECTORS].flatMap((connector) =>
+  (['plug', 'jack'] as const).map((gender) => ({ connector, gender })),
+);
+
 /** Every way through a part of the pool, from whatever could come to it. */
 function allWays(pool: Pool): readonly Way[] {
   const known = waysIn.get(pool);
   if (known) return known;
-  const halves = new Map<string, Half>();
-  const put = (half: Half) => halves.set(`${half.connector} ${half.gender}`, half);
-  for (const part of pool.parts) {
-    for (const { connector, gender } of part.ports) {
-      put({ connector, gender: gender === 'plug' ? 'jack' : 'plug' });
-      // What leaves a part may go into a socket of another kind: a TS plug into a TRS one.
-      put({ connector, gender });
-    }
-  }
   const found = pool.parts.flatMap((part) =>
-    [...halves.values()].flatMap((half) =>
+    HALVES.flatMap((half) =>
       part.ports.some((port) => mate(half, port).fits) ? waysThrough(part, half) : [],
     ),
   );

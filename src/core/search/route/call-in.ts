@@ -6,7 +6,7 @@ import { mate } from '../../plugs';
 import { applyEdit, type PortRef, type Rig } from '../../rig';
 import { isDigital, sendsOf, stereoInputs } from '../ends';
 import { planReturns } from '../returns';
-import { gainEdits, settle, type Settled } from '../settings';
+import { gainEdits, settle, withoutNeedless, type Settled } from '../settings';
 import { withHeadphonesAt, type Stock } from './attach';
 import { compareCosts, costOf, NOTHING, plus, type Cost } from './inventory';
 import { isCaller } from './far-ends';
@@ -173,9 +173,12 @@ export function settleCallIn(begun: Rig): Settled {
   const raised = gainEdits(allFacts(begun)[0]).reduce(applyEdit, begun);
   const settled = settle(sends(raised));
   const rig = sends(settled.rig);
-  if (rig === settled.rig) return settled;
   const facts = allFacts(rig);
-  return { rig, facts: facts[0], judged: bareOutcomeFrom(facts), runs: settled.runs + 1 };
+  const sent =
+    rig === settled.rig
+      ? settled
+      : { rig, facts: facts[0], judged: bareOutcomeFrom(facts), runs: settled.runs + 1 };
+  return withoutNeedless(begun, sent, isCallIn);
 }
 
 /** Whether every caller hears everyone but themself, and somebody at the box hears every caller. */

@@ -97,6 +97,8 @@ export interface ChainSearch {
   readonly known?: KnownBounds;
   /** Whether a chain over these parts is another with something needless in it, whatever follows. */
   readonly needless?: (parts: readonly Part[]) => boolean;
+  /** Each start is another way, however alike what stands on them: a send is no other send. */
+  readonly startsDiffer?: boolean;
   /** Chains that cost more than this are not wanted any more. */
   readonly ceiling?: () => Cost | undefined;
 }
@@ -206,7 +208,7 @@ export class ChainFinder {
       to,
       kind: kindOfChain(from, links, to),
       reach,
-      way: `${path}|${reach}>${sameSocket(to)} ${end.state}`,
+      way: `${this.search.startsDiffer ? from.id : ''}${path}|${reach}>${sameSocket(to)} ${end.state}`,
       cost: plus(node.cost, costFor(0, 0, 1, this.search.purse)),
     };
   }

@@ -110,6 +110,7 @@ export class LegStore {
         longest: ground.longest,
         budget: ground.budget,
         ceiling: ground.ceiling,
+        startsDiffer: ground.callers,
         ...(ground.sources.length === 1 &&
           ground.recorders.length === 1 &&
           !ground.middle && { needless: (parts: readonly Part[]) => ground.needless(recorder, parts) }),

@@ -1,3 +1,4 @@
+import { laidParts, settingOf } from '../../rig';
 import { describe, expect, it } from 'vitest';
 import { outcomeOf } from '../../judge';
 import { checkRig } from '../../files/read-rig';
@@ -245,5 +246,23 @@ describe('the send of a caller', () => {
     const sends = findPart(mixer)?.ports.filter(({ id }) => ['mon', 'aux', 'fx'].includes(id)) ?? [];
     const used = sends.filter(({ id }) => joints.some((end) => end.part === mixer && end.port === id));
     expect(used.map(({ id }) => id)).toEqual([send]);
+  });
+});
+
+// Common practice: a pan is not turned to get a level right.
+describe('switches that are not needed', () => {
+  it('stand as they stood: a caller on a laptop by the mixer’s USB, the pan in the middle', () => {
+    const [route] = plan(
+      requestOf({
+        sources: ['dynamic-xlr'],
+        through: 'mixer-fx-usb',
+        to: [['laptop-combo', 'voice-room']],
+        wishes: { callers: true },
+      }),
+    ).routes;
+    const mixer = laidParts(route!.rig).find(({ placed }) => placed.part === 'mixer-fx-usb')!;
+    for (const setting of mixer.part.settings ?? [])
+      if (setting.kind === 'switch')
+        expect([setting.id, settingOf(mixer, setting.id)]).toEqual([setting.id, setting.initial]);
   });
 });

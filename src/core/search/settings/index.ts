@@ -1,5 +1,5 @@
 export { LEAST_HEADROOM, LEAST_OVER_NOISE, levelMiss, overNoise, TARGET_PEAK } from './targets';
 export { gainEdits } from './gains';
 export type { Settled } from './settle';
-export { isHopeless, settle } from './settle';
+export { isHopeless, settle, withoutNeedless } from './settle';
 export { isBetter, polish } from './polish';

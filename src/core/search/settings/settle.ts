@@ -1,7 +1,7 @@
 import { facesOf, findingKey, type Finding, type Severity } from '../../checks';
 import { allFacts, type Facts } from '../../engine';
 import { bareOutcomeFrom, type Outcome } from '../../judge';
-import { applyEdit, type Rig, type RigEdit } from '../../rig';
+import { applyEdit, laidParts, settingOf, type Rig, type RigEdit } from '../../rig';
 import { bearsOn } from './bears-on';
 import { gainEdits } from './gains';
 import { isLevel, isWiredWrong, switchesFor } from './switches';
@@ -126,5 +126,33 @@ export function settle(begun: Rig): Settled {
       break;
   }
   const { rig, judged, facts, runs } = state;
-  return { rig, judged, facts, runs };
+  return withoutNeedless(begun, { rig, judged, facts, runs });
+}
+
+/** Switches that stood elsewhere to begin with, as edits back. */
+function turnsBack(begun: Rig, rig: Rig): RigEdit[] {
+  const before = new Map(laidParts(begun).map((laid) => [laid.placed.id, laid]));
+  return rig.parts.flatMap(({ id, settings = {} }) =>
+    Object.keys(settings).flatMap((setting): RigEdit[] => {
+      const laid = before.get(id);
+      const option = laid && settingOf(laid, setting);
+      return typeof option === 'string' && option !== settings[setting]
+        ? [{ kind: 'set', part: id, setting, option }]
+        : [];
+    }),
+  );
+}
+
+/** A good rig without the switches that were turned on the way and are not needed now that the knobs stand; `keeps`: what else is wanted of it. */
+export function withoutNeedless(
+  begun: Rig,
+  settled: Settled,
+  keeps: (facts: Facts) => boolean = () => true,
+): Settled {
+  if (!isGood(scoreOf(settled.judged))) return settled;
+  return turnsBack(begun, settled.rig).reduce<Settled>((state, edit) => {
+    const { rig, judged, facts, score, runs } = judgedAt(applyEdit(state.rig, edit), state.runs + 1);
+    const isAsGood = isGood(score) && judged.findings.length <= state.judged.findings.length && keeps(facts);
+    return isAsGood ? { rig, judged, facts, runs } : { ...state, runs };
+  }, settled);
 }
