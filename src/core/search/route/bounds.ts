@@ -1,10 +1,20 @@
-import { KEYED_CONNECTORS, mate, PHONE_CONNECTORS } from '../../plugs';
+import { mate } from '../../plugs';
 import type { Part, PartPort } from '../../parts';
 import type { OpenEnd } from '../ends';
 import { Heap } from '../heap';
 import { costFor, costOfOneMore, useOf, type Purse } from './inventory';
 import type { Pool } from './pool';
-import { givesVolts, isPassive, probesAt, spotsOf, waysThrough, type Spot, type Way } from './ways';
+import {
+  givesVolts,
+  HALVES,
+  isPassive,
+  probesAt,
+  spotsOf,
+  waysThrough,
+  type Half,
+  type Spot,
+  type Way,
+} from './ways';
 
 /** The least weights that are still to be paid; Infinity where nothing leads on. */
 export interface Bounds {
@@ -26,8 +36,6 @@ interface Tables {
   /** By half. */
   readonly halves: ReadonlyMap<string, number>;
 }
-
-export type Half = Pick<PartPort, 'connector' | 'gender'>;
 
 /** What the cheapest part from one spot to another weighs: any, one that lets a feed through, one that feeds. */
 interface Weights {
@@ -57,11 +65,6 @@ const halfOf = (spot: Spot): Half => {
 };
 
 const waysIn = new WeakMap<Pool, readonly Way[]>();
-
-/** Whatever could stand open before a part: also what no part of a small pool has itself, a TRS socket for a TS plug. */
-const HALVES: readonly Half[] = [...PHONE_CONNECTORS, ...KEYED_CONNECTORS].flatMap((connector) =>
-  (['plug', 'jack'] as const).map((gender) => ({ connector, gender })),
-);
 
 /** Every way through a part of the pool, from whatever could come to it. */
 function allWays(pool: Pool): readonly Way[] {

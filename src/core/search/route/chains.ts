@@ -95,8 +95,8 @@ export interface ChainSearch {
   readonly budget?: number;
   /** What was worked out for this goal before. */
   readonly known?: KnownBounds;
-  /** Whether a chain over these parts is another with something needless in it, whatever follows. */
-  readonly needless?: (parts: readonly Part[]) => boolean;
+  /** Whether a chain from a port over these parts is another with something needless in it, whatever follows. */
+  readonly needless?: (from: PartPort, parts: readonly Part[]) => boolean;
   /** Each start is another way, however alike what stands on them: a send is no other send. */
   readonly startsDiffer?: boolean;
   /** Chains that cost more than this are not wanted any more. */
@@ -311,7 +311,7 @@ export class ChainFinder {
   private put(node: Node, next: Entry): void {
     const { part, port: entry } = next;
     const { pool, purse, needless } = this.search;
-    if (!isPassiveLink(part) && needless?.([...node.links.map((link) => link.part), part])) return;
+    if (!isPassiveLink(part) && needless?.(node.from, [...node.links.map((link) => link.part), part])) return;
     const own = costOfOneMore(part, node.used, purse);
     const copper = isPassiveLink(part) ? node.copper + own.purchases : 0;
     if (copper > MOST_COPPER) return;

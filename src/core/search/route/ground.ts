@@ -1,4 +1,4 @@
-import type { Part } from '../../parts';
+import type { Part, PartPort } from '../../parts';
 import { playedEnds, sourceEnds, type OpenEnd, type SidesAsked } from '../ends';
 import { isSource } from '../../rig';
 import { distanceDb, dbSpl, metres, type DbSpl } from '../../units';
@@ -32,8 +32,8 @@ export interface Ground {
   readonly longest: number;
   /** What a source that is not joined to its own supply needs beside the chain. */
   readonly extra: (source: OpenEnd) => Cost;
-  /** Whether a chain over these parts to a recorder is one that was found with something needless in it. */
-  readonly needless: (recorder: Piece, parts: readonly Part[]) => boolean;
+  /** Whether a chain from a port over these parts to a recorder is one that was found with something needless in it. */
+  readonly needless: (recorder: Piece, from: PartPort, parts: readonly Part[]) => boolean;
   /** What costs more than this is not wanted any more. */
   readonly ceiling: () => Cost | undefined;
   /** Whether the app of a recorder takes what comes to it this way. */

@@ -113,7 +113,9 @@ export class LegStore {
         startsDiffer: ground.callers,
         ...(ground.sources.length === 1 &&
           ground.recorders.length === 1 &&
-          !ground.middle && { needless: (parts: readonly Part[]) => ground.needless(recorder, parts) }),
+          !ground.middle && {
+            needless: (from: PartPort, parts: readonly Part[]) => ground.needless(recorder, from, parts),
+          }),
         ...((charges || carries > 0) && { via: viaBoxes(ground.pool, charges, carries) }),
         ...(ground.far &&
           (ground.middle ? farOut(ground.request, recorderPlace) : true) && {

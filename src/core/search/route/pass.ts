@@ -1,4 +1,4 @@
-import { findPart, type Part, isSupply, isHeadphones, isWornToListen } from '../../parts';
+import { findPart, type Part, type PartPort, isSupply, isHeadphones, isWornToListen } from '../../parts';
 import type { Stock } from './attach';
 import { chargesThrough } from './charging';
 import { completed } from './complete';
@@ -22,8 +22,7 @@ import {
   boxesOf,
   hasAll,
   isBoundToPad,
-  isClear,
-  isWhole,
+  isPlain,
   leavesHeadphones,
   sensibleBeside,
   weightOf,
@@ -135,7 +134,7 @@ export class Search {
       ...ground,
       extra,
       ceiling: () => this.ceiling,
-      needless: (recorder, chain) => this.isNeedless(recorder, chain),
+      needless: (recorder, from, chain) => this.isNeedless(recorder, from, chain),
     });
     this.streams = streams.map((stream) => ({ stream, bound: stream.bound }));
     this.surcharge = leastExtra(request, parts, ground.purse);
@@ -205,17 +204,19 @@ export class Search {
 
   /**
    * Whether a chain has all the boxes of a way that was found, by whichever socket of the recorder it may come, and more: that way is
-   * clear and whole, so what is more in it is padding (rank.ts). A box that passes a charge on may be wanted for that.
+   * clear and whole and lacks nothing, so what is more in it is padding (rank.ts). Beside bare leads a box that follows may be another way.
+   * A box that passes a charge on may be wanted for that.
    */
-  private isNeedless({ part }: Piece, chain: readonly Part[]): boolean {
+  private isNeedless({ part }: Piece, from: PartPort, chain: readonly Part[]): boolean {
     const boxes = boxesOf(chain);
     if (chain.some((one) => passesCharge(one))) return false;
-    const plain = this.found.filter((one) => isClear(one) && isWhole(one));
+    const plain = this.found.filter((one) => isPlain(one) && boxesOf(between(one.layout)).length > 0);
     const sockets = part.ports.filter((port) => port.direction !== 'out').map(socketKind);
     return sockets.every((socket) =>
       plain.some((one) => {
         const known = boxesOf(between(one.layout));
-        return one.kind.endsWith(`>${socket}`) && boxes.length > known.length && hasAll(boxes, known);
+        const hasEnds = one.kind.trim().startsWith(`${socketKind(from)}>`) && one.kind.endsWith(`>${socket}`);
+        return hasEnds && boxes.length > known.length && hasAll(boxes, known);
       }),
     );
   }

@@ -169,6 +169,10 @@ export const isClear = ({ judged }: Pick<Found, 'judged'>): boolean => qualityOf
 export const isWhole = ({ judged, apart }: Pick<Found, 'judged' | 'apart'>): boolean =>
   apart || judged.arrives.every(({ channels }) => channels === 'both' || channels === 'mono');
 
+/** Nothing but money and bother weighs: what is put in besides can make it no lighter. */
+export const isPlain = (found: Found): boolean =>
+  isClear(found) && isWhole(found) && weightOf(found) <= found.cost.weight + 1e-6;
+
 /** It has a stage of its own. */
 const amplifies = ({ paths = [] }: Part): boolean => paths.length > 0;
 
@@ -182,7 +186,7 @@ function hasMore(b: Pick<Found, 'layout' | 'kind'>, a: Pick<Found, 'layout' | 'k
       before.map(({ id }) => id),
     );
   // A box that amplifies is another way than bare leads, and no padding of them.
-  const alike = before.some(amplifies) || !here.some(amplifies);
+  const alike = boxesOf(before).length > 0 || !here.some(amplifies);
   const boxed =
     alike &&
     endsOf(a) === endsOf(b) &&
@@ -196,7 +200,9 @@ function isPadded(b: Found, a: Found): boolean {
   if (!hasMore(b, a)) return false;
   const given = givesOf(a);
   const givesMore = givesOf(b).some((one) => !given.includes(one));
-  return !givesMore && (isClear(a) || qualityOf(b.judged) < qualityOf(a.judged) + WORTH_A_PART);
+  // What spares the treble is wanted for that: a pick-up on an input of its own.
+  const isAsBright = a.lost - b.lost <= HARDLY;
+  return !givesMore && isAsBright && (isClear(a) || qualityOf(b.judged) < qualityOf(a.judged) + WORTH_A_PART);
 }
 
 /** Whether two layouts are the same but for what carries nothing but numbers: neither is clearer of the noise. */
@@ -213,7 +219,7 @@ function sameSound(a: Layout, b: Layout): boolean {
 export function isBoundToPad(layout: Layout, a: Found): boolean {
   const given = givesOf(a);
   return (
-    (isClear(a) || sameSound(layout, a.layout)) &&
+    ((isClear(a) && a.lost <= HARDLY) || sameSound(layout, a.layout)) &&
     isWhole(a) &&
     hasMore({ layout, kind: layout.kind }, a) &&
     laidOut(layout).every((one) => given.includes(one))

@@ -2,10 +2,10 @@ import { mate } from '../../plugs';
 import type { PartPort } from '../../parts';
 import type { OpenEnd } from '../ends';
 import { Heap } from '../heap';
-import { graphOf, type Graph, type Half } from './bounds';
+import { graphOf, type Graph } from './bounds';
 import { costFor, type Purse } from './inventory';
 import type { Pool } from './pool';
-import { spotsOf, type Spot } from './ways';
+import { spotsOf, type Half, type Spot } from './ways';
 
 type Onward = ReadonlyMap<Spot, readonly { readonly to: Spot; readonly weight: number }[]>;
 

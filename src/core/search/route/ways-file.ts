@@ -1,18 +1,13 @@
-import { CATALOGUE, type PartPort } from '../../parts';
+import { CATALOGUE } from '../../parts';
 import { mate } from '../../plugs';
 import { poolOf } from './pool';
-import { probedWays } from './ways';
+import { HALVES, probedWays } from './ways';
 
 /** Every way through every shipped part, as a file: a search would find each anew otherwise, once a page. */
 export function waysFile(): string {
   const { parts } = poolOf(CATALOGUE);
-  const halves = new Map<string, Pick<PartPort, 'connector' | 'gender'>>();
-  for (const { connector, gender } of CATALOGUE.flatMap((part) => part.ports)) {
-    const other = gender === 'plug' ? 'jack' : 'plug';
-    halves.set(`${connector} ${other}`, { connector, gender: other });
-  }
   const lines = parts.flatMap((part) => {
-    const ways = [...halves.values()].flatMap((half) =>
+    const ways = HALVES.flatMap((half) =>
       part.ports.some((port) => mate(half, port).fits) ? probedWays(part, half) : [],
     );
     return ways.length > 0 ? [`  '${part.id}': '${ways.map((way) => way.join('>')).join('|')}',`] : [];

@@ -1,4 +1,4 @@
-import { contactsOf, mate, type Contact } from '../../plugs';
+import { contactsOf, KEYED_CONNECTORS, mate, PHONE_CONNECTORS, type Contact } from '../../plugs';
 import { findPart, isCopper, type BusDevice, type Part, type PartPort } from '../../parts';
 import {
   convertedEnd,
@@ -163,7 +163,12 @@ function spotsBeyond(part: Part, entry: PartPort, end: OpenEnd): Spot[] {
   ];
 }
 
-type Half = Pick<PartPort, 'connector' | 'gender'>;
+export type Half = Pick<PartPort, 'connector' | 'gender'>;
+
+/** Whatever could stand open before a part: also what no part of a small pool has itself, a TRS socket for a TS plug. */
+export const HALVES: readonly Half[] = [...PHONE_CONNECTORS, ...KEYED_CONNECTORS].flatMap((connector) =>
+  (['plug', 'jack'] as const).map((gender) => ({ connector, gender })),
+);
 
 /** Every way through a part for what comes on a kind of plug or socket, found by trying each spot. */
 export function probedWays(part: Part, half: Half): readonly (readonly [from: Spot, to: Spot])[] {
