@@ -45,4 +45,15 @@ describe('the lens Returns', () => {
     await page.find('//li[@data-return-row="phone-b"]//button[@aria-pressed="true"]');
     await page.find('//p[.="What goes to and from Caller B."]');
   });
+
+  it('a cell that is chosen lights its way on the ladder, and no other', async () => {
+    await browser.driver.get(`${inject('address')}${AT}`);
+    await page.click(`${cell('phone-a', 'phone-a', 'late')}//button`);
+    await page.find('//p[starts-with(., "How Caller A comes to Caller A: echo")]');
+    await page.find('//li[@data-return-row="phone-a" and @data-lit]');
+    await page.find('//ol//li[@data-lit][contains(., "Mixer")]');
+    await page.find('//ol[not(.//li[@data-return-row="phone-b" and @data-lit])]');
+    await page.click(`${cell('phone-a', 'phone-a', 'late')}//button`);
+    await page.find('//ol[not(.//li[@data-lit])]');
+  });
 });

@@ -10,6 +10,7 @@ import { contactsSwapped } from './contacts-swapped';
 import { doesNotFit } from './does-not-fit';
 import { dull } from './dull';
 import { faint } from './faint';
+import { recordsCallers, volumeSetsLevel } from './far-end-notes';
 import { feedsBack } from './feeds-back';
 import { guestsNotHeard } from './guests-not-heard';
 import { headsetMicIdle } from './headset-mic-idle';
@@ -133,6 +134,8 @@ export const CHECKS = [
   sendFollowsFader,
   headsetMicIdle,
   hearsNobody,
+  volumeSetsLevel,
+  recordsCallers,
   micLineUnsure,
   sidesTied,
   contactsExchanged,

@@ -155,6 +155,14 @@ export const OWN_TRACK: Origin = {
   kind: 'computed',
   text: 'the rig asks for a side or track of its own for each source',
 };
+export const ASK_FIRST: Origin = {
+  kind: 'common practice',
+  text: 'ask before a voice is recorded; local law decides',
+};
+export const VOLUME_KEYS: Origin = {
+  kind: 'common practice',
+  text: 'the output follows the volume keys',
+};
 export const THREE_TO_ONE: Origin = {
   kind: 'common practice',
   text: 'three-to-one rule; direct sound by distance and pattern, room by Sabine',

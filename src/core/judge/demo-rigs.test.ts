@@ -69,9 +69,12 @@ describe('Harbour call-in', () => {
     expect(sayOutcome(cured, analyse(cured), deaf)).not.toMatch(/One way only/);
   });
   it('with the sends of a mix-minus both callers hear one another and the presenter', () => {
-    // One of the two sends of this mixer comes after the faders, and that is worth a word.
+    // One of the two sends of this mixer comes after the faders, the phones play by their jacks, and a recorder hears all: that is worth a word.
     expect(analyse(cured).findings.map((f) => [f.code, f.recorder])).toEqual([
       ['send-follows-fader', 'phone-b'],
+      ['volume-sets-level', 'phone-a'],
+      ['volume-sets-level', 'phone-b'],
+      ['records-callers', 'recorder'],
     ]);
     expect(analyse(cured).verdict).toBe('clean');
     const states = analyse(cured).arrives.map((a) => `${a.recorder} ${a.state}`);

@@ -48,6 +48,8 @@ export function sayWhyNone(finding: Finding, { fixes, cut, tried, cures }: Fixes
   if (cut) return 'The search for fixes was ended before it had found one.';
   if (cures.length === 0 && finding.person !== undefined)
     return 'Returns says who is in the room: put headphones on them there, plugged into what plays the far end, or a loudspeaker near them.';
+  // What is only good to know wants no cure.
+  if (cures.length === 0 && finding.severity === 'note') return undefined;
   if (cures.length === 0) return 'No change of the rig cures it: say what is to be recorded, and where.';
   const kinds = list(cures.map((cure) => CURE[cure]));
   if (tried === 0) return `Nothing in the catalogue goes there: ${kinds} would have been tried.`;

@@ -1,6 +1,6 @@
 import type { Rig } from '../../core/rig';
 import { sayHeard, sayPerson } from '../../core/words/say-returns';
-import type { Hearing, HearState } from '../../core/engine/hearing';
+import type { Heard, Hearing, HearState } from '../../core/engine/hearing';
 
 const STYLES: Readonly<Record<HearState, string>> = {
   hears: '',
@@ -15,10 +15,16 @@ interface HearingTableProps {
   readonly rig: Rig;
   readonly hearing: Hearing;
   readonly choose: (person: string) => void;
+  /** The cell whose way is lit. */
+  readonly lit: Heard | undefined;
+  readonly light: (cell: Heard | undefined) => void;
 }
 
+export const isCell = (a: Heard | undefined, b: Heard): boolean =>
+  a?.listener === b.listener && a.voice === b.voice;
+
 /** Rows hear, columns speak. */
-export function HearingTable({ rig, hearing, choose }: HearingTableProps) {
+export function HearingTable({ rig, hearing, choose, lit, light }: HearingTableProps) {
   const { hearers, speakers, cells } = hearing;
   return (
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Who hears whom">
@@ -54,7 +60,18 @@ export function HearingTable({ rig, hearing, choose }: HearingTableProps) {
                     data-cell={`${id} ${speaker.id}`}
                     data-state={cell?.state}
                   >
-                    {cell ? sayHeard(cell) : ''}
+                    {cell && cell.path.length > 0 ? (
+                      <button
+                        type="button"
+                        className="min-h-11 text-left underline decoration-dotted aria-pressed:font-bold lg:min-h-8"
+                        aria-pressed={isCell(lit, cell)}
+                        onClick={() => light(isCell(lit, cell) ? undefined : cell)}
+                      >
+                        {sayHeard(cell)}
+                      </button>
+                    ) : (
+                      cell && sayHeard(cell)
+                    )}
                   </td>
                 );
               })}

@@ -81,6 +81,8 @@ function Arcs({ arcs, height }: { arcs: readonly Arc[]; height: number }) {
 }
 
 interface RowProps {
+  /** It lies on the way that is lit. */
+  readonly lit: boolean;
   readonly rig: Rig;
   readonly row: ReturnRow;
   readonly chosen: boolean;
@@ -89,26 +91,33 @@ interface RowProps {
   readonly cells: readonly Heard[];
 }
 
-function Row({ rig, row, chosen, choose, cells }: RowProps) {
+function Row({ rig, row, lit, chosen, choose, cells }: RowProps) {
   const people = row.who.flatMap((id) => peopleOf(rig).find((person) => person.id === id)?.name ?? []);
   const part = rig.parts.some(({ id }) => id === row.placed) ? nameOf(rig, row.placed) : 'in the room';
   const name = people.length > 0 ? `${list(people)} · ${part}` : part;
   if (row.who.length === 0)
     return (
       <li
-        className="border-line text-soft flex items-center rounded-lg border px-3 text-sm sm:h-(--row)"
+        data-lit={lit || undefined}
+        className="border-line text-soft data-lit:border-sea data-lit:text-ink flex items-center rounded-lg border px-3 text-sm data-lit:border-2 data-lit:font-semibold sm:h-(--row)"
         style={heightOf(row)}
       >
         <span className="sm:line-clamp-1">{name}</span>
       </li>
     );
   return (
-    <li data-return-row={row.placed} className="sm:h-(--row)" style={heightOf(row)}>
+    <li
+      data-return-row={row.placed}
+      data-lit={lit || undefined}
+      className="sm:h-(--row)"
+      style={heightOf(row)}
+    >
       <button
         type="button"
         aria-pressed={chosen}
         onClick={choose}
-        className="border-line bg-card hover:bg-panel aria-pressed:border-sea flex min-h-11 w-full flex-col justify-center rounded-lg border px-3 text-left aria-pressed:border-2 sm:h-full"
+        data-lit={lit || undefined}
+        className="border-line bg-card hover:bg-panel data-lit:border-sea data-lit:border-2 aria-pressed:border-sea flex min-h-11 w-full flex-col justify-center rounded-lg border px-3 text-left aria-pressed:border-2 sm:h-full"
       >
         <span className="font-bold sm:line-clamp-1">{name}</span>
         {chosen && cells.length > 0 && (
@@ -134,21 +143,26 @@ interface ReturnsLadderProps {
   readonly view: ReturnsView;
   readonly chosen: string | undefined;
   readonly choose: (person: string | undefined) => void;
+  /** The one of the matrix whose way is lit. */
+  readonly lit: Heard | undefined;
 }
 
 /** The ladder, with what goes from whose voice to whose ears at its right. */
-export function ReturnsLadder({ rig, rungs, view, chosen, choose }: ReturnsLadderProps) {
+export function ReturnsLadder({ rig, rungs, view, chosen, choose, lit }: ReturnsLadderProps) {
   const { hearing } = view;
   const rows = returnRows(rig, rungs, hearing);
   const end = rows.at(-1);
   const height = end ? end.top + end.height : 0;
-  const arcs = arcsOf(rig, rows, hearing, chosen);
+  const shown = lit ? { ...hearing, cells: [lit] } : hearing;
+  const arcs = arcsOf(rig, rows, shown, lit ? undefined : chosen);
   return (
     <div className="mx-auto mt-4 max-w-3xl">
       <p className="text-soft mb-1 text-sm">
-        {chosen === undefined
-          ? 'Choose one to see what they hear, and who hears them.'
-          : `What goes to and from ${calledIn(rig, chosen)}.`}
+        {lit
+          ? `How ${calledIn(rig, lit.voice)} comes to ${calledIn(rig, lit.listener)}: ${sayHeard(lit)}.`
+          : chosen === undefined
+            ? 'Choose one to see what they hear, and who hears them.'
+            : `What goes to and from ${calledIn(rig, chosen)}.`}
       </p>
       <div className="relative">
         <div className="max-sm:hidden">
@@ -160,6 +174,7 @@ export function ReturnsLadder({ rig, rungs, view, chosen, choose }: ReturnsLadde
               key={row.placed}
               rig={rig}
               row={row}
+              lit={lit?.path.includes(row.placed) === true}
               chosen={chosen !== undefined && row.who.includes(chosen)}
               choose={() => choose(next(row, chosen))}
               cells={hearing.cells.filter((cell) => cell.listener === chosen && isShown(cell))}

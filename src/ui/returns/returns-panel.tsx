@@ -1,5 +1,6 @@
 'use client';
 import { useState } from 'react';
+import type { Heard } from '../../core/engine/hearing';
 import { sayEdit } from '../../core/words';
 import { sayHearer } from '../../core/words/say-returns';
 import type { ReturnsAnswers } from '../../workers/protocol';
@@ -17,6 +18,8 @@ interface ReturnsPanelProps extends Shown {
   readonly found: ReturnsAnswers | undefined;
   readonly trouble: string | undefined;
   readonly choose: (person: string) => void;
+  readonly lit: Heard | undefined;
+  readonly light: (cell: Heard | undefined) => void;
 }
 
 /** Every send as a mix-minus wants it, with one button. */
@@ -76,7 +79,7 @@ const FAR = 30;
 
 /** Who hears whom, in words first; the sends, the findings. */
 export function ReturnsPanel(props: ReturnsPanelProps) {
-  const { rig, analysis, edit, found, trouble, choose } = props;
+  const { rig, analysis, edit, found, trouble, choose, lit, light } = props;
   const [open, setOpen] = useState(false);
   const hearing = found?.view.hearing;
   const worst = Math.min(
@@ -108,7 +111,9 @@ export function ReturnsPanel(props: ReturnsPanelProps) {
         {found && <PlanCard rig={rig} edit={edit} found={found} />}
         {found && <PeopleCard rig={rig} stands={found.view.people} edit={edit} />}
         {found && <AirCard rig={rig} edit={edit} found={found} />}
-        {hearing && hearing.cells.length > 0 && <HearingTable rig={rig} hearing={hearing} choose={choose} />}
+        {hearing && hearing.cells.length > 0 && (
+          <HearingTable rig={rig} hearing={hearing} choose={choose} lit={lit} light={light} />
+        )}
         <Findings {...props} />
         {found && (
           <p className="text-soft mt-3 text-sm">

@@ -8,6 +8,7 @@ export {
   APART_ENOUGH,
   heardAmongCallers,
   heardInEars,
+  heardInRecordings,
   hearing,
   isHeard,
   programmeAt,

@@ -309,6 +309,14 @@ export const heardInEars = (facts: Facts): Heard[] =>
     () => true,
   );
 
+/** What recordings have of those at the far ends. */
+export const heardInRecordings = (facts: Facts): Heard[] =>
+  cellsOf(
+    facts,
+    ({ is }) => is === 'recording',
+    ({ is }) => is === 'caller',
+  );
+
 /** What those at the far ends have of one another, and of themselves. */
 export const heardAmongCallers = (facts: Facts): Heard[] =>
   cellsOf(

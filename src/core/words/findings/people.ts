@@ -3,7 +3,7 @@ import { peopleOf, speakerAt, type Rig } from '../../rig';
 import type { FindingWords } from '../finding-words';
 import { limitFigure, show } from '../measured';
 import type { Sentence } from '../sentence';
-import { capital, ears, nameOf, noun } from '../words';
+import { capital, ears, list, nameOf, noun } from '../words';
 
 const named = (rig: Rig, f: Finding): string =>
   peopleOf(rig).find(({ id }) => id === f.person)?.name ?? 'Somebody';
@@ -37,6 +37,18 @@ const sayNobody = (rig: Rig, f: Finding): Sentence => [
 ];
 
 export const PEOPLE_WORDS = {
+  'records-callers': {
+    title: 'A caller is recorded',
+    says: (rig: Rig, f: Finding): Sentence => [
+      `${capital(noun(rig, f.recorder))} records ${list((f.sources ?? []).map((id) => nameOf(rig, id)))}: ask before; local law decides.`,
+    ],
+  },
+  'volume-sets-level': {
+    title: 'The volume keys set the level',
+    says: (rig: Rig, f: Finding): Sentence => [
+      `${capital(nameOf(rig, f.recorder))} plays into ${nameOf(rig, f.other)} as loud as its volume stands: nearly up, then leave it.`,
+    ],
+  },
   bleeds: { title: 'Two microphones on one voice', says: sayBleeds },
   'monitored-late': { title: 'Monitored too late', says: sayLate },
   'hears-nobody': {
