@@ -112,7 +112,10 @@ export function Navigation() {
           <Search size={18} aria-hidden /> <span className="max-lg:sr-only">Find, Ctrl K</span>
         </button>
       </nav>
-      {rigs && path === '/' && <RigList rigs={rigs} current={current} />}
+      {path === '/' && (
+        // Its place is kept while it comes: nothing below jumps from under a thumb.
+        <div className="max-lg:min-h-13 lg:contents">{rigs && <RigList rigs={rigs} current={current} />}</div>
+      )}
       <Dialogs />
     </div>
   );
