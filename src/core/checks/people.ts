@@ -71,11 +71,10 @@ export const monitoredLate = check({
     }),
 });
 
-/** Somebody in the room to whom nothing of a far end comes: they wear nothing, and no loudspeaker plays it. */
+/** Somebody in the room to whom nothing of a far end comes: they wear nothing, and no loudspeaker brings it loud enough. */
 export const hearsNobody = check({
   code: 'hears-nobody',
-  means:
-    'Somebody in the room wears no headphones, and no loudspeaker plays the far end: they hear none of it.',
+  means: 'Somebody in the room wears no headphones, and no loudspeaker brings them the far end loud enough.',
   severity: ['note'],
   origin: HEADPHONES,
   limit: 'Speech at the ears at least 55 dB SPL (our own limit), or a pair of headphones.',

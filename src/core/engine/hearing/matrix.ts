@@ -186,18 +186,10 @@ function atDevice(facts: Facts, hearer: Hearer, speaker: Speaker): Heard {
     hearer.is === 'caller' ? plusRange(appDelay(facts, hearer.id), networkDelay(facts, hearer.id)) : NOTHING;
   const delay = plusRange(plusRange(before(facts, speaker), fixed(way.delay)), after);
   const quiet = level < HEARD_DBFS;
-  const comb = quiet || own ? undefined : firstOf(channels, (came) => combOf(facts, came));
+  const comb = quiet || own ? undefined : channels.flatMap((came) => combOf(facts, came) ?? [])[0];
   const state = own ? (quiet ? 'alone' : 'late') : quiet ? 'quiet' : comb ? 'twice' : 'hears';
   return { ...none, state, level, delay, path: [...new Set([...way.path, hearer.id])], ...comb };
 }
-
-const firstOf = <T, R>(all: readonly T[], find: (one: T) => R | undefined): R | undefined => {
-  for (const one of all) {
-    const found = find(one);
-    if (found) return found;
-  }
-  return undefined;
-};
 
 /** Two microphones that have the direct sound of one mouth nearly alike, mixed: what arrives later cancels some of it. */
 function combOf(facts: Facts, came: readonly Came[]): Pick<Heard, 'apart' | 'also'> | undefined {

@@ -33,7 +33,7 @@ const sayLate = (rig: Rig, f: Finding): Sentence => [
 ];
 
 const sayNobody = (rig: Rig, f: Finding): Sentence => [
-  `${named(rig, f)} wears nothing to listen, and no loudspeaker plays ${nameOf(rig, f.recorder)}: of its far end ${named(rig, f)} hears nothing.`,
+  `${named(rig, f)} wears nothing to listen, and no loudspeaker brings them the far end of ${nameOf(rig, f.recorder)} loud enough.`,
 ];
 
 export const PEOPLE_WORDS = {
