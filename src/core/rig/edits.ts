@@ -230,6 +230,9 @@ export const isSource = (part: Part): boolean =>
 export const isSpoken = (part: Part): boolean =>
   part.circuit.some((e) => e.kind === 'electret' || (e.kind === 'signal' && e.hears === 'voice'));
 
+/** A microphone with no power of its own. */
+export const isBareMicrophone = (part: Part): boolean => isSpoken(part) && !part.power && !part.battery;
+
 function add(rig: Rig, edit: EditOf<'add'>): Rig {
   const placed = place(rig, edit.part);
   if (!placed) return rig;

@@ -35,7 +35,7 @@ export {
   settingOf,
 } from './lookup';
 export type { RigEdit } from './edits';
-export { applyEdit, isSource, isSpoken, whyNot } from './edits';
+export { applyEdit, isBareMicrophone, isSource, isSpoken, whyNot } from './edits';
 export { likest, swapEdits } from './swaps';
 export { copyName, freshId, LIMITS } from './limits';
 export type { Bridge } from './sockets';

@@ -44,7 +44,7 @@ export const portOf = (rig: Rig, ref: PortRef): PartPort | undefined =>
   partOf(rig, ref.part)?.ports.find((port) => port.id === ref.port);
 
 /** The joint that occupies a port, if any. */
-export const jointAt = (rig: Rig, ref: PortRef): Joint | undefined =>
+export const jointAt = (rig: Pick<Rig, 'joints'>, ref: PortRef): Joint | undefined =>
   rig.joints.find((joint) => samePort(joint.plug, ref) || samePort(joint.jack, ref));
 
 /** Ports of a part that lie in the opening of one of them, that one first. */
@@ -72,7 +72,7 @@ export function endsOf(joint: Joint, placedId: string): { near: PortRef; far: Po
   return undefined;
 }
 
-export const jointsOf = (rig: Rig, placedId: string): Joint[] =>
+export const jointsOf = (rig: Pick<Rig, 'joints'>, placedId: string): Joint[] =>
   rig.joints.filter((joint) => endsOf(joint, placedId) !== undefined);
 
 /** What the user calls it, else the catalogue's name. */

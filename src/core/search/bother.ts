@@ -20,8 +20,10 @@ export const TOUCHY = 25;
 export const SHARED_OUT = 60;
 /** What unlike sources weigh that copper joins ahead of every knob: as much as an interface for both. Ours. */
 export const HEAPED = 100;
-/** What a bare microphone weighs that hangs in a socket for line: as much as a mixer that has a preamplifier for it. Ours. */
+/** What a bare microphone weighs that hangs in a socket for line, or that is loaded down to half its power: as much as a mixer that has a preamplifier for it. Ours. */
 export const IN_LINE = 200;
+/** A preamplifier leaves 60 to 70 dB between a microphone's peaks and its own noise, a line input 20 less. Typical. */
+export const CLEAR_OF_FIRST = 55;
 
 /** Whether a knob stands far down without being shut. */
 export const isTouchy = (setting: PartSetting, value: unknown): boolean =>

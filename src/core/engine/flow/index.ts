@@ -15,7 +15,7 @@ export { bandLoss, bandLossAt } from './response';
 export type { Choice, LeftAlone, Track } from './policy';
 export { appOf, chooseInput, monitoringOf, selectInput, takeOf, tracksOf, wayAs, wayOf } from './policy';
 export type { HostInput, InputChannel, InputContext, Sensed } from './inputs';
-export { hostInputs, peakAt, socketsOf } from './inputs';
+export { hostInputs, peakAt, socketsOf, unnoticedAt } from './inputs';
 export { comesTo } from './comes-to';
 export type { Chain, Stage } from './chain';
 export { chainsInto, wayInto } from './chain';

@@ -8,7 +8,14 @@ import {
   type Phasor,
 } from '../circuit';
 import type { AttachedDevice } from '../bus';
-import { isPassiveLink, type BusDevice, type Capture, type CaptureChannel, type Quantity } from '../../parts';
+import {
+  isPassiveLink,
+  type BusDevice,
+  type Capture,
+  type CaptureChannel,
+  type Part,
+  type Quantity,
+} from '../../parts';
 import { jointAt, jointsOf, settingOf, type LaidPart, type PortRef, type Rig } from '../../rig';
 import {
   dbFs,
@@ -156,8 +163,12 @@ export const socketsOf = (capture: Capture): string[] => [
  * The part on the way to a host's own socket of which the host takes no notice: a socket of it must be in use, or something that loads
  * as headphones do hangs on the same contacts by a splitter.
  */
-function unnoticedAt(context: InputContext, placed: string, port: string): PortRef | undefined {
-  const { rig, laid } = context;
+export function unnoticedAt(
+  rig: Pick<Rig, 'joints'>,
+  laid: ReadonlyMap<string, { readonly part: Part }>,
+  placed: string,
+  port: string,
+): PortRef | undefined {
   const seen = new Set([placed]);
   const queue = [jointAt(rig, { part: placed, port })];
   let found: PortRef | undefined;
@@ -185,7 +196,7 @@ function hostInput(
 ): HostInput {
   const sensed = sense(context, placed, capture);
   const owner = context.laid.get(placed);
-  const unnoticed = sensed && unnoticedAt(context, placed, capture.port);
+  const unnoticed = sensed && unnoticedAt(context.rig, context.laid, placed, capture.port);
   const plugged = socketsOf(capture).some(
     (port) => jointAt(context.rig, { part: placed, port }) !== undefined,
   );

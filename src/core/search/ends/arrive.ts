@@ -5,9 +5,11 @@ import { SINE_CREST, volts } from '../../units';
 import { LEAST_OVER_NOISE } from '../settings';
 import { departures, type Departure } from './classes';
 import type { OpenEnd, Sides } from './end';
-import { join, size, type Amplitude, type Joined, type Voices } from './join';
+import { join, type Joined, type Voices } from './join';
 import { rangeOf } from './part-net';
+import { areApart } from './leave';
 import { passageOf } from './passage';
+import { cancels, size, type Amplitude } from './stages';
 
 /** The estimate may be off by so much, dB: what is nearer to a limit is left for the pipeline to say. */
 const GRACE = 3;
@@ -22,6 +24,7 @@ function suffices(capture: Capture, sides: Sides, left: boolean, right: boolean)
     case 'pair':
       return true;
     case 'two by pair':
+    case 'split':
       return hasTwo;
     case 'both':
       return hasInputsApart(capture) || left === right;
@@ -67,11 +70,28 @@ function heardOf(
   });
 }
 
+/** Whether two of several sounds have a side of a converter each. */
+const stayApart = ({ id, channels }: Capture, heard: Joined['heard']): boolean => {
+  const byChannel = channels.map((_, n) => heard.get(`${id}#${n}`) ?? []);
+  const sounds = Math.max(...byChannel.map(({ length }) => length));
+  return areApart(
+    Array.from({ length: sounds }, (_unused, sound) =>
+      byChannel.map((amplitudes) => size(amplitudes[sound]?.most ?? [0, 0])),
+    ),
+  );
+};
+
 /** Whether a converter hears every sound that comes to it well: neither faint, nor drowned, nor past full scale with every knob down. */
 function converts(part: Part, capture: Capture, { heard, sounds, sides }: Joined): boolean {
+  const isGone = (n: number) => cancels(heard.get(`${capture.id}#${n}`) ?? []);
   const all: Heard[] = [];
   for (const [index, { crest }] of sounds.entries()) {
-    const channels = heardOf(part, capture, (n) => heard.get(`${capture.id}#${n}`)?.[index], crest);
+    const channels = heardOf(
+      part,
+      capture,
+      (n) => (isGone(n) ? undefined : heard.get(`${capture.id}#${n}`)?.[index]),
+      crest,
+    );
     const [first] = [...channels].sort((a, b) => b.most - a.most);
     // Of a source with several outputs not every one comes by every way.
     if (!first) continue;
@@ -82,6 +102,7 @@ function converts(part: Part, capture: Capture, { heard, sounds, sides }: Joined
     if (left && right && left.phase[0] * right.phase[0] + left.phase[1] * right.phase[1] < 0) return false;
     all.push(...carrying);
   }
+  if (sides === 'split' && !stayApart(capture, heard)) return false;
   const loudest = Math.max(...all.map(({ most }) => most));
   const on = (side: string) => all.some((one) => one.side === side && one.most > loudest - SIDE_WITHIN);
   return all.length > 0 && suffices(capture, sides, on('left'), on('right'));

@@ -1,9 +1,10 @@
 import { LOST_DB } from '../../checks';
 import type { Part, PartPort } from '../../parts';
 import type { Analogue, Edge, OpenEnd } from './end';
-import { join, size, type Amplitude, type Joined, type Voices } from './join';
+import { join, type Joined, type Voices } from './join';
 import { leave, openVolts } from './leave';
 import { passageOf } from './passage';
+import { size, type Amplitude } from './stages';
 
 /** The estimate may be off by so much, dB: what is nearer to the limit is left for the pipeline to say. */
 const GRACE = 0.3;

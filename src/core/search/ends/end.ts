@@ -7,6 +7,8 @@ export interface Sound {
   readonly id: string;
   /** How far its peaks lie over its RMS, dB. */
   readonly crest: number;
+  /** It comes of a microphone with no power of its own, and no stage has sensed it yet. */
+  readonly bare?: boolean;
 }
 
 /** Direct voltage that must come from what is still to be joined. */
@@ -42,12 +44,13 @@ export interface Edge {
 
 /**
  * To what sides of a converter the sound has to come: `any`; `both` of one that has two, unless each is an input of its own; `each` of
- * one that has two; `two` sides and no less. `pair`: the same, where another output of the source brings the other side.
+ * one that has two; `two` sides and no less. `pair`: the same, where another output of the source brings the other side. `split`: sounds
+ * that share one plug, and have to stay apart, each on a side.
  */
-export type Sides = 'any' | 'both' | 'each' | 'two' | 'pair' | 'two by pair';
+export type Sides = 'any' | 'both' | 'each' | 'two' | 'pair' | 'two by pair' | 'split';
 
 /** What may be asked of a source. */
-export type SidesAsked = Exclude<Sides, 'pair'>;
+export type SidesAsked = Exclude<Sides, 'pair' | 'split'>;
 
 /** Numbers instead of voltages: the sound device that made them, and the lines that are still whole. */
 export interface Digital {
@@ -78,6 +81,8 @@ export interface OpenEnd {
   readonly begins?: Beginning;
   readonly analogue?: Analogue;
   readonly digital?: Digital;
+  /** A bare microphone is in a socket for line somewhere on the way. */
+  readonly inLine?: boolean;
   /** Equal states go on alike. */
   readonly state: string;
 }

@@ -1,9 +1,9 @@
 import { contactsOf, type Contact } from '../../plugs';
 import type { Part, PartPort } from '../../parts';
-import type { OpenEnd } from './end';
+import type { Analogue, OpenEnd, Sides } from './end';
 import { Grid } from './grid';
 import { join } from './join';
-import { passageOf } from './passage';
+import { nodesOfPort, passageOf } from './passage';
 
 /** Resistance of the ideal source, ohms, and what it gives at the most and at the least, volts: whatever may come to a box. */
 const OHMS = 200;
@@ -37,36 +37,57 @@ function endFor(
   port: PartPort,
   pairs: readonly (readonly [Contact, Contact, sign: number])[],
 ): OpenEnd {
+  const own: PartPort = { ...port, gender: port.gender === 'plug' ? 'jack' : 'plug' };
+  const state = `ideal ${port.connector} ${port.gender} ${pairs.join(' ')}`;
+  return { part, port: own, analogue: soundsOn(port, [pairs], 'any'), state };
+}
+
+/** An open port of copper with a sound of its own on each contact but its ground, all of which have to stay apart. */
+export function splitEnd(part: Part, port: PartPort): OpenEnd | undefined {
+  const ground = groundOf(port);
+  const live = nodesOfPort(port, part).filter(([contact]) => contact !== ground);
+  if (ground === undefined || live.length < 2) return undefined;
+  const sounds = live.map(([contact]) => [[contact, ground, 1] as const]);
+  return {
+    part,
+    port,
+    analogue: soundsOn(port, sounds, 'split'),
+    state: `split ${port.connector} ${port.gender} ${live.join(' ')}`,
+  };
+}
+
+function soundsOn(
+  port: PartPort,
+  sounds: readonly (readonly (readonly [Contact, Contact, sign: number])[])[],
+  sides: Sides,
+): Analogue {
   const contacts = contactsOf(port.connector);
   const place = new Map(contacts.map((contact, index) => [contact, index]));
   const size = contacts.length;
-  const alternating = new Grid(size, size + 2);
-  for (const [one, other, sign] of pairs) {
-    const [node, ground] = [place.get(one) ?? 0, place.get(other) ?? 0];
-    const y = 1 / OHMS;
-    alternating.add(node, node, y);
-    alternating.add(ground, ground, y);
-    alternating.add(node, ground, -y);
-    alternating.add(ground, node, -y);
-    for (const [column, volts] of [MOST, LEAST].entries()) {
-      alternating.add(node, size + column, sign * volts * y);
-      alternating.add(ground, size + column, -sign * volts * y);
+  const alternating = new Grid(size, size + 2 * sounds.length);
+  for (const [sound, pairs] of sounds.entries()) {
+    for (const [one, other, sign] of pairs) {
+      const [node, ground] = [place.get(one) ?? 0, place.get(other) ?? 0];
+      const y = 1 / OHMS;
+      alternating.add(node, node, y);
+      alternating.add(ground, ground, y);
+      alternating.add(node, ground, -y);
+      alternating.add(ground, node, -y);
+      for (const [column, volts] of [MOST, LEAST].entries()) {
+        alternating.add(node, size + 2 * sound + column, sign * volts * y);
+        alternating.add(ground, size + 2 * sound + column, -sign * volts * y);
+      }
     }
   }
   return {
-    part,
-    port: { ...port, gender: port.gender === 'plug' ? 'jack' : 'plug' },
-    analogue: {
-      place,
-      size,
-      alternating,
-      direct: new Grid(size, size + 1),
-      sounds: [{ id: 'ideal', crest: 0 }],
-      pairs: pairs.map(([one, other]) => [one, other]),
-      wants: [],
-      sides: 'any',
-    },
-    state: `ideal ${port.connector} ${port.gender} ${pairs.join(' ')}`,
+    place,
+    size,
+    alternating,
+    direct: new Grid(size, size + 1),
+    sounds: sounds.map((_, index) => ({ id: `ideal ${index}`, crest: 0 })),
+    pairs: sounds.flatMap((pairs) => pairs.map(([one, other]) => [one, other] as const)),
+    wants: [],
+    sides,
   };
 }
 

@@ -1,7 +1,7 @@
 export type { Analogue, Beginning, Digital, OpenEnd, Sides, SidesAsked } from './end';
 export { isDigital } from './end';
 export { copperOf } from './conducts';
-export { channelsOf, idealEnd, pairEnd } from './ideal';
+export { channelsOf, idealEnd, pairEnd, splitEnd } from './ideal';
 export { drivesReached, isCoupled, outletPairs } from './outlets';
 export { listens } from './edge';
 export { nodesOfPort } from './passage';

@@ -1,19 +1,10 @@
-import type { Part, PartPort } from '../../parts';
-import { SINE_CREST } from '../../units';
+import type { PartPort } from '../../parts';
 import { tie, type Classes, type Departure } from './classes';
 import type { Analogue, OpenEnd, Sides, Sound, Wanted } from './end';
 import { Grid, NO_ADMITTANCE } from './grid';
-import { rangeOf } from './part-net';
 import type { Passage } from './passage';
 import type { Reduced } from './reduce-part';
-
-/** A sound at a place watched: volts RMS, complex, with every knob at the most and at the least. */
-export interface Amplitude {
-  readonly most: readonly [number, number];
-  readonly least: readonly [number, number];
-}
-
-const MUTE: Amplitude = { most: [0, 0], least: [0, 0] };
+import { driven, MUTE, type Amplitude } from './stages';
 
 /** What was joined, solved with everything else open. */
 export interface Joined {
@@ -29,6 +20,10 @@ export interface Joined {
   readonly standing: (form: number) => number;
   /** A stage would clip with every knob down. */
   readonly clipped: boolean;
+  /** Of a bare microphone: every stage that senses it has not much less noise than a line input. */
+  readonly inLine: boolean;
+  /** The same without what stages bring. */
+  readonly unstaged: Grid;
 }
 
 function stamp(grid: Grid, reduced: Reduced, to: readonly number[]): void {
@@ -52,61 +47,6 @@ const eliminateAll = (grid: Grid, nodes: number): Grid => {
   for (let node = 0; node < nodes; node += 1) copy.eliminate(node, NO_ADMITTANCE);
   return copy;
 };
-
-/** The size of a complex amplitude. */
-export const size = ([re, im]: readonly [number, number]): number => Math.sqrt(re * re + im * im);
-const decibels = (value: number): number => 20 * Math.log10(value);
-
-/** Peaks may stand this far over a stage's limit in the estimate before it is given up: what a load still takes off. */
-const GRACE = 3;
-
-/** What drives of the part bring, sound by sound, from what its stages sense; held under their clip levels. */
-function driven(
-  passage: Passage,
-  part: Part,
-  sounds: readonly Sound[],
-  heard: ReadonlyMap<string, readonly Amplitude[]>,
-  fed: boolean,
-) {
-  const found = new Map<string, Amplitude[]>();
-  for (const { from, to, least, most, inverts, fed: needsFeed } of passage.ways) {
-    if (needsFeed && !fed) continue;
-    const sensed = heard.get(from);
-    if (!sensed?.some((one) => size(one.most) > 0)) continue;
-    const sum = found.get(to) ?? sounds.map(() => MUTE);
-    const sign = inverts ? -1 : 1;
-    const plus = (a: readonly [number, number], b: readonly [number, number], factor: number) =>
-      [a[0] + factor * b[0], a[1] + factor * b[1]] as const;
-    found.set(
-      to,
-      sum.map((one, index) => {
-        const add = sensed[index] ?? MUTE;
-        return {
-          most: plus(one.most, add.most, sign * most),
-          least: plus(one.least, add.least, sign * least),
-        };
-      }),
-    );
-  }
-  let clipped = false;
-  for (const [id, amplitudes] of found) {
-    const element = part.circuit.find((e) => e.kind === 'drive' && e.id === id);
-    if (element?.kind !== 'drive') continue;
-    const limit = rangeOf(element.clip, part).most + SINE_CREST;
-    found.set(
-      id,
-      amplitudes.map((one, index) => {
-        const crest = sounds[index]?.crest ?? 0;
-        const over = decibels(size(one.most)) + crest - limit;
-        if (decibels(size(one.least)) + crest - limit > GRACE) clipped = true;
-        if (!(over > 0)) return one;
-        const factor = 10 ** (-over / 20);
-        return { ...one, most: [one.most[0] * factor, one.most[1] * factor] as const };
-      }),
-    );
-  }
-  return { found, clipped };
-}
 
 /** Adds to a grid what the drives bring, and to what is watched through them. */
 function drive(
@@ -184,6 +124,38 @@ function joinDirect(before: Analogue, { direct: dc }: Passage, classes: Classes)
   return direct;
 }
 
+/** What stages bring to what copper has joined. */
+interface Brought {
+  readonly alternating: Grid;
+  readonly heard: Joined['heard'];
+  readonly staged: boolean;
+  readonly clipped: boolean;
+  readonly inLine: boolean;
+}
+
+/** Twice: a stage may be sensed by another of the same part. */
+function brought(base: Grid, passage: Passage, to: Classes, sounds: readonly Sound[], fed: boolean): Brought {
+  const { alternating: ac, part } = passage;
+  const readIn = (grid: Grid) => read(eliminateAll(grid, to.size), ac, to.size, sounds.length);
+  let found: Brought = {
+    alternating: base,
+    heard: readIn(base),
+    staged: false,
+    clipped: false,
+    inLine: false,
+  };
+  for (let pass = 0; pass < 2; pass += 1) {
+    const stages = driven(passage, part, sounds, found.heard, fed);
+    if (stages.found.size === 0) break;
+    const alternating = base.copy();
+    drive(alternating, ac, to.second, stages.found, to.size);
+    const { clipped } = stages;
+    const inLine = pass === 0 ? stages.inLine : found.inLine;
+    found = { alternating, heard: readIn(alternating), staged: true, clipped, inLine };
+  }
+  return found;
+}
+
 /** Puts a part, as seen from some of its ports, on an open end; without one, the part alone with its own voices. */
 export function join(
   passage: Passage,
@@ -218,18 +190,7 @@ export function join(
     ]),
   );
   drive(base, ac, classes.second, own, nodes);
-  // Twice: a stage may be sensed by another of the same part.
-  let heard = read(eliminateAll(base, nodes), ac, nodes, sounds.length);
-  let alternating = base;
-  let clipped = false;
-  for (let pass = 0; pass < 2; pass += 1) {
-    const stages = driven(passage, passage.part, sounds, heard, fed);
-    if (stages.found.size === 0) break;
-    clipped = stages.clipped;
-    alternating = base.copy();
-    drive(alternating, ac, classes.second, stages.found, nodes);
-    heard = read(eliminateAll(alternating, nodes), ac, nodes, sounds.length);
-  }
+  const { staged, ...stages } = brought(base, passage, classes, sounds, fed);
   const wants: Wanted[] = [...before.wants, ...passage.wants];
   const direct = joinDirect(before, passage, classes);
   let open: Grid | undefined;
@@ -237,5 +198,14 @@ export function join(
     open ??= eliminateAll(direct, nodes);
     return -open.re(nodes + form, nodes);
   };
-  return { classes, alternating, direct, sounds, wants, sides: before.sides, heard, standing, clipped };
+  return {
+    ...stages,
+    classes,
+    direct,
+    sounds: staged ? sounds.map((sound) => ({ ...sound, bare: false })) : sounds,
+    wants,
+    sides: before.sides,
+    standing,
+    unstaged: base,
+  };
 }

@@ -1,3 +1,4 @@
+import { SIDE_WITHIN } from '../../engine/flow';
 import type { Contact } from '../../plugs';
 import type { Part, PartPort } from '../../parts';
 import type { Analogue, OpenEnd } from './end';
@@ -60,23 +61,51 @@ function loudPairs(analogue: Omit<Analogue, 'pairs'>): Analogue['pairs'] {
   );
 }
 
+/** Whether of several sounds each of two has a contact on which it is far louder than the other. */
+export function areApart(levels: readonly (readonly number[])[]): boolean {
+  const leads = (one: readonly number[], other: readonly number[]): boolean =>
+    one.some((level, at) => level > 10 ** (SIDE_WITHIN / 20) * (other[at] ?? 0) && level > SILENT);
+  return levels.some((one, n) => levels.slice(n + 1).some((other) => leads(one, other) && leads(other, one)));
+}
+
+/** How much of each sound is driven into each contact. */
+const drivenInto = ({ alternating, size, sounds }: Pick<Analogue, 'alternating' | 'size' | 'sounds'>) =>
+  sounds.map((_, sound) =>
+    Array.from({ length: size }, (_unused, node) =>
+      Math.hypot(alternating.re(node, size + 2 * sound), alternating.im(node, size + 2 * sound)),
+    ),
+  );
+
 /** Numbers that differ by less than about an eighth are one: leads and couplers between are no other state. */
 const rounded = (value: number): number =>
   Math.abs(value) < 1e-9 ? 0 : Math.round(Math.log(Math.abs(value)) * 8);
 const signed = (value: number): string => `${value < -1e-9 ? '-' : ''}${rounded(value)}`;
 
+/** What leaks from contact to contact this far under what stands there, 60 dB, is nothing; what conducts better than this, siemens, is copper. */
+const HARDLY = 1e-3;
+const COPPER = 0.1;
+
 function stateOf(
   port: PartPort,
-  { place, size, alternating, direct, wants, sides }: Omit<Analogue, 'pairs'>,
+  { place, size, alternating, direct, sounds, wants, sides }: Omit<Analogue, 'pairs'>,
 ): string {
   const words: (string | number)[] = [port.connector, port.gender, sides];
   for (const [contact, node] of place) words.push(contact, node);
-  words.push('~');
+  words.push('~', sounds.some(({ bare }) => bare) ? 'bare' : '');
+  const between = (grid: Grid, r: number, c: number): number => {
+    const own = (node: number) => Math.hypot(grid.re(node, node), grid.im(node, node));
+    const value = Math.hypot(grid.re(r, c), grid.im(r, c));
+    return value < HARDLY * Math.sqrt(own(r) * own(c)) ? 0 : rounded(Math.min(value, COPPER));
+  };
+  const driven = (grid: Grid, r: number, c: number): string => {
+    const most = Math.max(...Array.from({ length: size }, (_, node) => Math.abs(grid.re(node, c))));
+    const value = grid.re(r, c);
+    return Math.abs(value) < HARDLY * most ? '0' : signed(value);
+  };
   for (let r = 0; r < size; r += 1) {
-    for (let c = r + 1; c < size; c += 1)
-      words.push(rounded(Math.hypot(alternating.re(r, c), alternating.im(r, c))), rounded(direct.re(r, c)));
-    for (let c = size; c < alternating.columns; c += 1) words.push(signed(alternating.re(r, c)));
-    words.push(signed(direct.re(r, size)));
+    for (let c = r + 1; c < size; c += 1) words.push(between(alternating, r, c), between(direct, r, c));
+    for (let c = size; c < alternating.columns; c += 1) words.push(driven(alternating, r, c));
+    words.push(driven(direct, r, size));
   }
   for (const [w, { volts }] of wants.entries()) {
     words.push(volts);
@@ -122,5 +151,6 @@ export function leave(
   };
   const analogue: Analogue = { ...open, pairs: loudPairs(open) };
   if (analogue.pairs.length === 0) return undefined;
+  if (analogue.sides === 'split' && !areApart(drivenInto(analogue))) return undefined;
   return { part, port, analogue, state: stateOf(port, analogue) };
 }

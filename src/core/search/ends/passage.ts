@@ -84,9 +84,16 @@ export interface StageWay {
   readonly least: number;
   readonly most: number;
   readonly inverts: boolean;
+  /** Own noise of what senses, with every switch where it is least, dBV. */
+  readonly noise: number;
   /** It works only while a port of the part is fed. */
   readonly fed: boolean;
 }
+
+const noiseOf = (part: Part, sense: string): number => {
+  const element = part.circuit.find((e) => e.kind === 'sense' && e.id === sense);
+  return element?.kind === 'sense' ? rangeOf(element.noise, part).least : -Infinity;
+};
 
 const ways = new WeakMap<Part, readonly StageWay[]>();
 
@@ -102,6 +109,7 @@ function stageWays(part: Part): readonly StageWay[] {
       least: factor(ranges.reduce((sum, r) => sum + r.least, 0)),
       most: factor(ranges.reduce((sum, r) => sum + r.most, 0)),
       inverts: inverts ?? false,
+      noise: noiseOf(part, from),
       fed: fedBy !== undefined,
     };
   });

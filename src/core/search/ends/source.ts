@@ -1,14 +1,16 @@
 import { PLAYED_CREST, SPEECH_CREST } from '../../engine/flow';
 import type { CircuitElement, Part, PartPort } from '../../parts';
+import { isBareMicrophone } from '../../rig';
 import { microphoneOutput, dbVPerPa, SINE_CREST, type DbSpl } from '../../units';
 import { arrive } from './arrive';
 import { isDigital, type OpenEnd, type SidesAsked } from './end';
 import { digitalEnd, hostTakes } from './digital';
 import { withEdge } from './edge';
-import { join, type Amplitude, type Voices } from './join';
+import { join, type Voices } from './join';
 import { leave } from './leave';
 import { rangeOf } from './part-net';
 import { passageOf } from './passage';
+import type { Amplitude } from './stages';
 
 const real = (decibelVolts: number): readonly [number, number] => [10 ** (decibelVolts / 20), 0];
 
@@ -47,10 +49,13 @@ function voicesOf(part: Part, pressure: DbSpl, plays = part.host !== undefined):
       ? e.kind === 'signal' && e.hears === 'playback'
       : e.kind === 'electret' || (e.kind === 'signal' && e.hears !== 'playback'),
   );
+  const bare = isBareMicrophone(part);
   return new Map(
     sounding.flatMap((element) => {
       const amplitude = amplitudeOf(part, element, pressure);
-      return amplitude && 'id' in element ? [[element.id, { ...amplitude, id: element.id }] as const] : [];
+      return amplitude && 'id' in element
+        ? [[element.id, { ...amplitude, id: element.id, bare }] as const]
+        : [];
     }),
   );
 }

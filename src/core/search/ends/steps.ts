@@ -18,7 +18,11 @@ export function exitEnd(part: Part, entry: PartPort, end: OpenEnd, exit: PartPor
   const places = passage.places[1];
   const inReading = (reading?: Departure): OpenEnd | undefined => {
     const joined = join(passage, entry, end, undefined, reading);
-    return joined && places && leave(joined, part, exit, places);
+    const next = joined && places && leave(joined, part, exit, places);
+    if (!next || !joined.inLine) return next;
+    // What copper carries past the stages is sensed by others.
+    const past = leave({ ...joined, alternating: joined.unstaged }, part, exit, places);
+    return past ? next : inLine(next);
   };
   const next = inReading();
   // What hangs on which band a spring happens to meet is no way that anybody could rely on.
@@ -28,6 +32,9 @@ export function exitEnd(part: Part, entry: PartPort, end: OpenEnd, exit: PartPor
   const edge = edgeBeyond(part, entry, end, exit);
   return edge && next.analogue ? { ...next, analogue: { ...next.analogue, edge } } : next;
 }
+
+/** An end beyond a line socket that a bare microphone is in. */
+const inLine = (end: OpenEnd): OpenEnd => ({ ...end, inLine: true, state: `${end.state} in line` });
 
 /** The sound device that a part makes of what comes to one of its ports. */
 export function convertedEnd(part: Part, entry: PartPort, end: OpenEnd): OpenEnd[] {
@@ -42,7 +49,11 @@ export function convertedEnd(part: Part, entry: PartPort, end: OpenEnd): OpenEnd
 /** Every way on from an open end through one part that it is plugged into, or that is plugged into it. */
 export function throughPart(part: Part, entry: PartPort, end: OpenEnd): OpenEnd[] {
   if (!matingOf(end.port, entry).fits) return [];
-  if (end.digital) return digitalExits(part, entry, end);
+  const exits = end.digital ? digitalExits(part, entry, end) : analogueExits(part, entry, end);
+  return end.inLine ? exits.map((exit) => (exit.inLine ? exit : inLine(exit))) : exits;
+}
+
+function analogueExits(part: Part, entry: PartPort, end: OpenEnd): OpenEnd[] {
   if (part.host || isDulled(part, entry, end)) return [];
   const exits = exitsOf(part, entry).flatMap((exit) => exitEnd(part, entry, end, exit) ?? []);
   return [...exits, ...convertedEnd(part, entry, end)];

@@ -304,7 +304,9 @@ export function boundsTo(
   known: KnownBounds = new Map(),
 ): Bounds {
   const wanted = Math.max(0, ...starts.map(wantedBy));
-  const twoSides = starts.some(({ analogue }) => analogue?.sides.startsWith('two'));
+  const twoSides = starts.some(
+    ({ analogue }) => analogue?.sides.startsWith('two') || analogue?.sides === 'split',
+  );
   const graph = graphOf(pool, purse, wanted, twoSides, via);
   const halves = [...graph.halves, ...starts.map(({ port }) => port)];
   const kinds = [...new Map(halves.map((h) => [halfKey(h), h])).values()];

@@ -35,9 +35,9 @@ function legOf(layout: Layout, recorder: string, box: string): { pieces: string[
   return { pieces: [...seen], at };
 }
 
-/** A socket on the way to a recorder from which its playback can be led away. */
+/** A socket on the way to a recorder from which its playback can be led away: at the sound device that it takes, as playback goes there. */
 const freeSocket = (layout: Layout, pieces: readonly string[]): PortRef | undefined =>
-  pieces
+  (pieces.some((id) => pieceOf(layout, id)?.part.bus?.plays) ? pieces.slice(1) : pieces)
     .flatMap((id) =>
       (pieceOf(layout, id)?.part.ports ?? [])
         .filter((port) => port.gender === 'jack' && isListenedAt(port))

@@ -36,6 +36,8 @@ export interface PartChain {
   readonly way: string;
   /** How far it reaches to its goal. */
   readonly reach: Reach;
+  /** Pieces of copper to buy, one in another, before its first box and after its last; all of them where it has none. */
+  readonly copper: readonly [first: number, last: number];
   readonly cost: Cost;
 }
 
@@ -51,8 +53,9 @@ interface Node {
   readonly passed: boolean;
   /** How far it reaches from the last thing that stands somewhere. */
   readonly reach: Reach;
-  /** Pieces of copper to buy, one in another, since the last box. */
+  /** Pieces of copper to buy, one in another, since the last box, and before the first. */
   readonly copper: number;
+  readonly first: number;
   /** What its beginning brings with it. */
   readonly extra: Cost;
 }
@@ -68,8 +71,9 @@ interface Turn {
   readonly node: Node;
   /** The least that the whole chain can cost. */
   readonly bound: Cost;
-  /** The goal that its open end goes into. */
+  /** The goal that its open end goes into, and what it weighs that it does not belong there. */
   readonly to?: PartPort;
+  readonly rough?: Cost;
   readonly onward?: { readonly list: readonly Onward[]; readonly at: number };
   /** It costs more than as the first of its kind, and that is counted. */
   readonly next?: Entry;
@@ -87,6 +91,10 @@ export interface ChainSearch {
   /** What it accepts hangs on the goal alone. */
   readonly always?: boolean;
   readonly longest: number;
+  /** What a bare microphone in a socket for line weighs, wherever on the way it is. */
+  readonly inLine: Cost;
+  /** What it weighs that something arrives where it does, beside what an end on the way to it does. */
+  readonly rough?: (port: PartPort, end: OpenEnd) => Cost;
   /** What a chain that begins at an end brings with it beside its parts, such as a supply for the source. */
   readonly extra?: (start: OpenEnd) => Cost;
   /** Every chain has to lead through one of these. */
@@ -140,7 +148,7 @@ const NONE_USED = useOf([]);
  * More leads and adapters than these bought to hang one in another between two boxes are no answer: each is one contact more to
  * fail, and a lead that does it is sold. What is owned may hang as it will. Ours.
  */
-const MOST_COPPER = 3;
+export const MOST_COPPER = 3;
 
 /** Grows chains from open ends to a goal, the cheapest first; of chains of one kind and state only the best goes on. */
 export class ChainFinder {
@@ -177,6 +185,7 @@ export class ChainFinder {
       path: of.map(({ id }) => `>${id}`).join(''),
       reach: reachAfter(undefined, part, port),
       copper: 0,
+      first: 0,
       extra: search.extra?.(end) ?? NOTHING,
       passed: search.via === undefined || of.some((one) => this.isVia(one)),
       cost: costOf(of, search.purse),
@@ -192,15 +201,15 @@ export class ChainFinder {
   step(): PartChain | undefined {
     const turn = this.queue.pop();
     if (!turn) return undefined;
-    const { node, to, onward, next } = turn;
-    if (to) return this.chainOf(node, to);
+    const { node, to, rough = NOTHING, onward, next } = turn;
+    if (to) return this.chainOf(node, to, rough);
     if (next) this.put(node, next);
     else if (onward) this.putNext(node, onward.list, onward.at);
     else this.open(turn);
     return undefined;
   }
 
-  private chainOf(node: Node, to: PartPort): PartChain {
+  private chainOf(node: Node, to: PartPort, rough: Cost): PartChain {
     const { from, links, path, end, reach } = node;
     return {
       from,
@@ -208,8 +217,9 @@ export class ChainFinder {
       to,
       kind: kindOfChain(from, links, to),
       reach,
+      copper: [node.first, node.copper],
       way: `${this.search.startsDiffer ? from.id : ''}${path}|${reach}>${sameSocket(to)} ${end.state}`,
-      cost: plus(node.cost, costFor(0, 0, 1, this.search.purse)),
+      cost: plus(plus(node.cost, costFor(0, 0, 1, this.search.purse)), rough),
     };
   }
 
@@ -249,8 +259,10 @@ export class ChainFinder {
     const { ports, goal, purse } = this.search;
     for (const port of firstOfEach(ports)) {
       if (standsApart(node.reach, goal, port) || !this.isAccepted(port, node.end)) continue;
-      const cost = plus(node.cost, costFor(0, 0, 1, purse));
-      this.queue.push({ node, bound: plus(cost, node.extra), to: port });
+      const there = this.search.rough?.(port, node.end) ?? NOTHING;
+      const bound = plus(plus(plus(node.cost, costFor(0, 0, 1, purse)), node.extra), there);
+      const rough = node.end.inLine ? plus(there, this.search.inLine) : there;
+      this.queue.push({ node, bound, to: port, rough });
     }
   }
 
@@ -325,7 +337,8 @@ export class ChainFinder {
         passed,
         reach: reachAfter(node.reach, part, end.port),
         copper,
-        extra: node.extra,
+        first: [...node.links.map((link) => link.part), part].every(isPassiveLink) ? copper : node.first,
+        extra: end.inLine && !node.end.inLine ? plus(node.extra, this.search.inLine) : node.extra,
         links: [...node.links, { part, entry, exit: end.port }],
         used: useAlso(node.used, part),
         path: node.path + says,

@@ -5,6 +5,7 @@ import { withCarried } from './carried';
 import { chargingSockets, suppliedPorts } from './charging';
 import { carriedIn } from './gear';
 import { isTaken, type Layout } from './layout';
+import { noticed } from './noticed';
 import type { RouteRequest } from './request';
 import { bridged } from './runs';
 
@@ -58,7 +59,8 @@ export function completed(bare: Layout, request: RouteRequest, stock: Stock): La
   const heard = listens
     ? answered.flatMap((layout) => [...worn(layout), ...withHeadphones(layout, stock)])
     : answered;
-  const lit = heard.flatMap((layout) => powered(layout, stock));
+  const seen = heard.flatMap((layout) => noticed(layout, stock));
+  const lit = seen.flatMap((layout) => powered(layout, stock));
   const fed = wishes.charge ? lit.flatMap((layout) => charged(layout, stock)) : lit;
   const carried = carriedIn(request);
   const all = carried.length === 0 ? fed : fed.flatMap((layout) => withCarried(layout, carried, stock));

@@ -32,8 +32,8 @@ export interface Ground {
   readonly longest: number;
   /** What a source that is not joined to its own supply needs beside the chain. */
   readonly extra: (source: OpenEnd) => Cost;
-  /** Whether a chain from a port over these parts to a recorder is one that was found with something needless in it. */
-  readonly needless: (recorder: Piece, from: PartPort, parts: readonly Part[]) => boolean;
+  /** Whether a chain from a port over these parts to a recorder, behind a part in the middle that is to be bought, is one that was found with something needless in it. */
+  readonly needless: (from: PartPort, parts: readonly Part[], middle?: Part) => boolean;
   /** What costs more than this is not wanted any more. */
   readonly ceiling: () => Cost | undefined;
   /** Whether the app of a recorder takes what comes to it this way. */

@@ -1,6 +1,7 @@
-import type { Part, PartPort } from '../../parts';
+import { isPassiveLink, type Part, type PartPort } from '../../parts';
 import { couldRecord, passes, sendsOf, type OpenEnd } from '../ends';
 import { UNBALANCED_METRES } from '../../engine/levels';
+import { IN_LINE, SHARED_OUT } from '../bother';
 import { needsHub } from './carried';
 import { boundsTo, type Goal, type KnownBounds } from './bounds';
 import { ChainFinder } from './chains';
@@ -8,6 +9,7 @@ import { reachFrom } from './reach';
 import { chargesThrough } from './charging';
 import { endsOfSource, type Ground } from './ground';
 import type { Piece } from './layout';
+import { NOTHING, type Cost } from './inventory';
 import { Leg } from './legs';
 import type { RequestSource, RouteRequest } from './request';
 import { apart } from './runs';
@@ -32,6 +34,29 @@ export class LegStore {
   private readonly known = new Map<string, KnownBounds>();
   private readonly reaches = new Map<string, ReturnType<typeof reachFrom>>();
   constructor(private readonly ground: Ground) {}
+
+  /** What one source weighs that hangs in a socket for line: it counts once, however many do. */
+  private get inLine(): Cost {
+    return { ...NOTHING, weight: IN_LINE / this.ground.sources.length };
+  }
+
+  /** What it weighs that a source comes into a part in the middle: a bare microphone into a socket for line, or into what shares it out. */
+  private roughAt(middle: Part, port: PartPort, end: OpenEnd): Cost {
+    const { pool, recorders, sources } = this.ground;
+    const isBare = end.analogue?.sounds.some(({ bare }) => bare) ?? false;
+    if (!isBare || end.inLine) return NOTHING;
+    if (isPassiveLink(middle))
+      return sources.length === 1 && recorders.length > 1 ? { ...NOTHING, weight: SHARED_OUT } : NOTHING;
+    const beyond = pool.stepsOver(end, { part: middle, port });
+    return beyond.length > 0 && beyond.every((step) => step.end.inLine) ? this.inLine : NOTHING;
+  }
+
+  /** Whether what a leg to a recorder has more than a way that is known is padding: it is the whole way, or all that is left of it. */
+  private couldPad(middle: Part | undefined): boolean {
+    const { recorders, sources, callers } = this.ground;
+    if (!middle) return sources.length === 1 && recorders.length === 1;
+    return !isPassiveLink(middle) && (recorders.length === 1 || callers);
+  }
 
   private knownTo(recorder: Piece): KnownBounds {
     const key = this.keyOf(recorder);
@@ -91,7 +116,8 @@ export class LegStore {
     return `${piece.part.id} ${distance ?? ''} ${place ?? ''} ${destination?.app ?? ''}`;
   }
 
-  toRecorder(from: string, starts: readonly OpenEnd[], recorder: Piece): Leg {
+  /** `middle`: what the leg leads out of, where that is to be bought. */
+  toRecorder(from: string, starts: readonly OpenEnd[], recorder: Piece, middle?: Part): Leg {
     const { ground } = this;
     const charges = ground.charge && chargesThrough(recorder.part);
     const carries = recorder === ground.recorders[0] ? hubFor(ground, recorder.part) : 0;
@@ -110,12 +136,11 @@ export class LegStore {
         longest: ground.longest,
         budget: ground.budget,
         ceiling: ground.ceiling,
+        inLine: this.inLine,
         startsDiffer: ground.callers,
-        ...(ground.sources.length === 1 &&
-          ground.recorders.length === 1 &&
-          !ground.middle && {
-            needless: (from: PartPort, parts: readonly Part[]) => ground.needless(recorder, from, parts),
-          }),
+        ...(this.couldPad(middle) && {
+          needless: (from: PartPort, parts: readonly Part[]) => ground.needless(from, parts, middle),
+        }),
         ...((charges || carries > 0) && { via: viaBoxes(ground.pool, charges, carries) }),
         ...(ground.far &&
           (ground.middle ? farOut(ground.request, recorderPlace) : true) && {
@@ -149,6 +174,8 @@ export class LegStore {
         longest: ground.longest,
         budget: ground.budget,
         ceiling: ground.ceiling,
+        inLine: this.inLine,
+        rough: (port, end) => this.roughAt(middle, port, end),
         ...(ground.far &&
           ground.middle &&
           farIn(ground.request, place) && { via: viaFar(ground.pool, starts, middle) }),

@@ -38,22 +38,29 @@ interface Choice {
   readonly not?: { readonly leg: number; readonly kind: string };
 }
 
-/** Which sockets can be used together. */
+/** Which chains can be used together. */
 export interface Sockets {
   /** The kind of socket that a chain of a leg uses: of one kind all are as good. */
   readonly kindOf: (leg: number, chain: PartChain) => string;
   /** Whether chains of these kinds find sockets side by side. */
   readonly haveRoom: (chains: readonly PartChain[]) => boolean;
+  /** Legs that lead on from one another: into a part, and out of it. */
+  readonly pairs: readonly (readonly [number, number])[];
+  /** Whether chains of such a pair rule one another out, whatever the others are. */
+  readonly clash: (pair: readonly [number, number], one: PartChain, other: PartChain) => boolean;
 }
 
 /**
  * Combinations of one chain for each leg, the cheapest sum first (k best derivations, lazily: Huang and Chiang 2005, algorithm 3). Where the
  * kinds of sockets of a combination have no room side by side, no other of the same kinds has: it goes on with the next of another kind.
+ * Where two chains rule one another out it goes on with the next of these two legs alone: what can be of all that follows has another in one of them.
  */
 export class Legs {
   private readonly waiting = new Heap<Choice>((a, b) => compareCosts(a.cost, b.cost));
   private readonly seen = new Set<string>();
   private readonly room = new Map<string, boolean>();
+  private readonly kinds = new Map<PartChain, string>();
+  private readonly clashes = new Map<PartChain, Map<PartChain, boolean>>();
 
   constructor(
     private readonly legs: readonly Leg[],
@@ -100,13 +107,48 @@ export class Legs {
     return Math.min(Infinity, ...this.legs.map((leg) => leg.cut));
   }
 
-  /** The next of one leg. Legs that are one and the same are dealt their chains in one order only. */
+  /** The next of one leg that could be. Legs that are one and the same are dealt their chains in one order only. */
   private goOn(indices: readonly number[], leg: number, not?: Choice['not']): void {
-    const next = indices.map((index, at) => (at === leg ? index + 1 : index));
-    const inOrder = next.every(
-      (index, at) => this.legs[at] !== this.legs[at - 1] || index >= (next[at - 1] ?? 0),
+    const found = this.legs[leg]?.found ?? [];
+    let at = (indices[leg] ?? 0) + 1;
+    for (let chain = found[at]; chain && this.isOut(indices, leg, chain, not); chain = found[at]) at += 1;
+    const next = indices.map((index, n) =>
+      n === leg || (n > leg && this.legs[n] === this.legs[leg]) ? Math.max(index, at) : index,
     );
-    if (inOrder) this.offer(next, not);
+    this.offer(next, at < found.length ? undefined : not);
+  }
+
+  /** Whether a chain of a leg cannot be beside those that the others have. */
+  private isOut(indices: readonly number[], leg: number, chain: PartChain, not?: Choice['not']): boolean {
+    if (not && this.kindOf(leg, chain) === not.kind) return true;
+    for (const pair of this.sockets?.pairs ?? []) {
+      const [a, b] = pair;
+      if (a !== leg && b !== leg) continue;
+      const other = this.legs[a === leg ? b : a]?.found[indices[a === leg ? b : a] ?? 0];
+      if (other && (a === leg ? this.clash(pair, chain, other) : this.clash(pair, other, chain))) return true;
+    }
+    return false;
+  }
+
+  private clash(pair: readonly [number, number], one: PartChain, other: PartChain): boolean {
+    const known = this.clashes.get(one) ?? new Map<PartChain, boolean>();
+    this.clashes.set(one, known);
+    const clash = known.get(other) ?? this.sockets?.clash(pair, one, other) ?? false;
+    known.set(other, clash);
+    return clash;
+  }
+
+  private kindOf(leg: number, chain: PartChain): string {
+    const kind = this.kinds.get(chain) ?? this.sockets?.kindOf(leg, chain) ?? '';
+    this.kinds.set(chain, kind);
+    return kind;
+  }
+
+  /** The next of each of two legs of which the chains rule one another out, and of those that were dealt the same. */
+  private goOnFrom(indices: readonly number[], pair: readonly [number, number]): void {
+    const isOf = (leg: number) =>
+      pair.some((one) => this.legs[one] === this.legs[leg] && indices[one] === indices[leg]);
+    for (const leg of indices.keys()) if (isOf(leg)) this.goOn(indices, leg);
   }
 
   private hasRoom(chains: readonly PartChain[], kinds: readonly string[]): boolean {
@@ -128,10 +170,17 @@ export class Legs {
       chains.push(chain);
     }
     this.waiting.pop();
-    const { sockets } = this;
-    const kinds = chains.map((chain, leg) => sockets?.kindOf(leg, chain) ?? '');
+    const kinds = chains.map((chain, leg) => this.kindOf(leg, chain));
     if (not && kinds[not.leg] === not.kind) {
       this.goOn(indices, not.leg, not);
+      return undefined;
+    }
+    const clashing = this.sockets?.pairs.find((pair) => {
+      const [one, other] = [chains[pair[0]], chains[pair[1]]];
+      return one && other && this.clash(pair, one, other);
+    });
+    if (clashing) {
+      this.goOnFrom(indices, clashing);
       return undefined;
     }
     const hasRoom = this.hasRoom(chains, kinds);

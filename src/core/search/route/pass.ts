@@ -16,7 +16,7 @@ import {
   type Purse,
 } from './inventory';
 import { socketKind } from './chains';
-import { between, layoutCost, type Layout, type Piece } from './layout';
+import { between, layoutCost, type Layout } from './layout';
 import {
   bestOf,
   boxesOf,
@@ -127,18 +127,33 @@ export class Search {
     private readonly verdicts: Verdicts,
     /** What a narrower search of the same pass has found. */
     known: readonly Found[] = [],
+    /** The best of the passes before, beside which what is found here has to be sensible. */
+    private readonly first?: Found,
   ) {
+    this.ceiling = first && { ...NOTHING, weight: sensibleBeside(first) };
     this.stock = { parts, purse: ground.purse };
     const extra = supplyExtra(parts, ground.purse);
     const streams = streamsOf({
       ...ground,
       extra,
       ceiling: () => this.ceiling,
-      needless: (recorder, from, chain) => this.isNeedless(recorder, from, chain),
+      needless: (from, chain, middle) => this.isNeedless(from, chain, middle),
     });
     this.streams = streams.map((stream) => ({ stream, bound: stream.bound }));
     this.surcharge = leastExtra(request, parts, ground.purse);
     this.adopt(known);
+  }
+
+  /** A layout with what it still lacks; nothing where one of its kind was found that weighs no more even so, and gives as much. */
+  private wholes(layout: Layout): readonly Layout[] {
+    const cost = layoutCost(layout, this.stock.purse);
+    const isOutdone = this.found.some(
+      (one) =>
+        one.kind === layout.kind &&
+        weightOf(one) <= cost.weight &&
+        (leavesHeadphones(one.layout) || !leavesHeadphones(layout)),
+    );
+    return isOutdone ? [] : completed(layout, this.request, this.stock);
   }
 
   private offer(layout: Layout): void {
@@ -207,18 +222,35 @@ export class Search {
    * clear and whole and lacks nothing, so what is more in it is padding (rank.ts). Beside bare leads a box that follows may be another way.
    * A box that passes a charge on may be wanted for that.
    */
-  private isNeedless({ part }: Piece, from: PartPort, chain: readonly Part[]): boolean {
-    const boxes = boxesOf(chain);
+  private isNeedless(from: PartPort, chain: readonly Part[], middle?: Part): boolean {
     if (chain.some((one) => passesCharge(one))) return false;
+    const given = boxOf(this.request);
+    const boxes = boxesOf(middle && middle !== given ? [middle, ...chain] : chain);
+    const begins = middle ? this.beginsInto(middle) : `${socketKind(from)}>`;
+    const last = this.request.destinations.at(-1);
+    if (begins === undefined || !last) return false;
+    const sockets = partFor(this.request, last.part).ports.filter(({ direction }) => direction !== 'out');
     const plain = this.found.filter((one) => isPlain(one) && boxesOf(between(one.layout)).length > 0);
-    const sockets = part.ports.filter((port) => port.direction !== 'out').map(socketKind);
-    return sockets.every((socket) =>
+    return sockets.map(socketKind).every((socket) =>
       plain.some((one) => {
-        const known = boxesOf(between(one.layout));
-        const hasEnds = one.kind.trim().startsWith(`${socketKind(from)}>`) && one.kind.endsWith(`>${socket}`);
+        const known = boxesOf(between(one.layout).filter((part) => !this.isAddedAnyway(part)));
+        const hasEnds = one.kind.trim().startsWith(begins) && one.kind.endsWith(`>${socket}`);
         return hasEnds && boxes.length > known.length && hasAll(boxes, known);
       }),
     );
+  }
+
+  /** Ears at a box, which every call-in gets. */
+  private isAddedAnyway(part: Part): boolean {
+    return this.request.wishes?.callers === true && isHeadphones(part);
+  }
+
+  /** What the kinds of all ways over a part in the middle begin with, where the first source has one kind of output. */
+  private beginsInto(middle: Part): string | undefined {
+    const [source] = this.request.sources;
+    const ports = source ? partFor(this.request, source.part).ports : [];
+    const [kind, ...others] = new Set(ports.filter(({ direction }) => direction !== 'in').map(socketKind));
+    return kind !== undefined && others.length === 0 ? `${middle.id} ${kind}>` : undefined;
   }
 
   private keep(found: Found): void {
@@ -227,7 +259,7 @@ export class Search {
     this.answered.set(parts, [...(this.answered.get(parts) ?? []), weightOf(found)]);
     this.best = bestOf(this.found, this.count, this.request.prefer);
     const { best } = this;
-    const [first] = best;
+    const first = this.first ?? best[0];
     const most = first && sensibleBeside(first);
     const lastBest = best.length < this.count ? undefined : Math.max(...best.map(weightOf));
     const weight = Math.min(most ?? Infinity, lastBest ?? Infinity);
@@ -308,7 +340,7 @@ export class Search {
       const layout = one.stream.step();
       one.bound = one.stream.bound;
       if (!layout) continue;
-      for (const whole of completed(layout, this.request, this.stock)) this.offer(whole);
+      for (const whole of this.wholes(layout)) this.offer(whole);
       yield* this.judgeWaiting();
       return true;
     }
@@ -356,7 +388,7 @@ export class Search {
     this.steps += 1;
     const layout = cheapest?.stream.step();
     if (cheapest) cheapest.bound = cheapest.stream.bound;
-    if (layout) for (const one of completed(layout, this.request, this.stock)) this.offer(one);
+    if (layout) for (const one of this.wholes(layout)) this.offer(one);
     return true;
   }
 }

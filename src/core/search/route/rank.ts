@@ -87,8 +87,8 @@ export const compareFound =
     a.cost.joints - b.cost.joints ||
     uncommonness(a) - uncommonness(b);
 
-/** What weighs half as much again as the best, and 20 more than it, is no answer to the same question. Our own limit. */
-const SENSIBLE = { times: 1.5, more: 20 };
+/** What weighs a third as much again as the best, and 20 more than it, is no answer to the same question. Our own limit. */
+const SENSIBLE = { times: 4 / 3, more: 20 };
 
 /** Sums in another order of adding are equal. */
 const sign = (difference: number): number => (Math.abs(difference) < 1e-6 ? 0 : difference);
@@ -244,7 +244,7 @@ export function bestOf(found: readonly Found[], count: number, prefer?: Preferen
   const best: Found[] = [];
   for (const one of [...kinds.values()].sort(compare)) {
     const [first] = best;
-    if (first && weightOf(one) > sensibleBeside(first)) continue;
+    if (first && (one.overruns > first.overruns || weightOf(one) > sensibleBeside(first))) continue;
     if (best.some((better) => isPadded(one, better) || isLess(one, better))) continue;
     best.push(one);
     if (best.length === count) break;

@@ -10,13 +10,14 @@ export interface Ride {
   readonly into: PartChain;
   readonly middle: Part;
   readonly entry: PartPort;
-  /** The middle's output as the second chain began there: what it asks for stays. */
-  readonly exit: OpenEnd;
+  /** The middle's output at which the second chain begins, and the sides to which a source has to come beyond it. */
+  readonly exit: PartPort;
+  readonly sides: Sides;
   readonly out: PartChain;
   readonly recorder: Piece;
 }
 
-type Step = (end: OpenEnd, link: Link) => OpenEnd[];
+type Step = (end: OpenEnd, link: Link) => readonly OpenEnd[];
 
 const follow = (ends: readonly OpenEnd[], links: readonly Link[], step: Step): readonly OpenEnd[] =>
   links.reduce((at, link) => at.flatMap((end) => step(end, link)), ends);
@@ -25,18 +26,45 @@ const follow = (ends: readonly OpenEnd[], links: readonly Link[], step: Step): r
 const askedFor = (end: OpenEnd, sides: Sides = 'any'): OpenEnd =>
   end.analogue ? { ...end, analogue: { ...end.analogue, sides }, state: `${end.state} for ${sides}` } : end;
 
-/**
- * Whether a source's own sound could be recorded at the end of both chains. Each chain was found with what stands at its beginning
- * taken as good as can be; together the first may leave too little for the second. To which sides it has to come is asked beyond the
- * middle: what mixes may lead it to both, and tracks are a side each.
- */
-export function couldArrive(ride: Ride, pool: Pool, takes: (end: OpenEnd) => boolean): boolean {
-  const { start, into, middle, entry, exit, out, recorder } = ride;
-  const step: Step = (end, { part, entry: port, exit: at }) =>
-    pool.stepsOver(end, { part, port }).flatMap((one) => (one.end.port.id === at.id ? [one.end] : []));
-  const there = follow([askedFor(start)], into.links, step);
-  const beyond = there
-    .flatMap((end) => step(end, { part: middle, entry, exit: exit.port }))
-    .map((end) => askedFor(end, exit.analogue?.sides));
-  return follow(beyond, out.links, step).some((end) => takes(end) && couldRecord(recorder.part, out.to, end));
+/** What is known of one thing, then of another. */
+function kept<K extends object, T>(known: Map<K, Map<string, T>>, key: K, name: string, make: () => T): T {
+  const byName = known.get(key) ?? new Map<string, T>();
+  known.set(key, byName);
+  const value = byName.get(name) ?? make();
+  byName.set(name, value);
+  return value;
+}
+
+/** Replays of sources over one part in the middle. What comes to it, what leaves it, and what that comes to is each worked out once. */
+export class Rides {
+  private readonly there = new Map<PartChain, Map<string, readonly OpenEnd[]>>();
+  private readonly beyond = new Map<PartChain, Map<string, readonly OpenEnd[]>>();
+  private readonly ends = new Map<PartChain, Map<string, boolean>>();
+
+  constructor(private readonly pool: Pool) {}
+
+  private readonly step: Step = (end, { part, entry: port, exit: at }) =>
+    this.pool.stepsOver(end, { part, port }).flatMap((one) => (one.end.port.id === at.id ? [one.end] : []));
+
+  /**
+   * Whether a source's own sound could be recorded at the end of both chains. Each chain was found with what stands at its beginning
+   * taken as good as can be; together the first may leave too little for the second. To which sides it has to come is asked beyond the
+   * middle: what mixes may lead it to both, and tracks are a side each.
+   */
+  arrives(ride: Ride, takes: (end: OpenEnd) => boolean): boolean {
+    const { start, into, middle, entry, exit, sides, out, recorder } = ride;
+    const { step } = this;
+    const beyond = kept(this.beyond, into, `${start.state} ${entry.id} ${exit.id}`, () =>
+      kept(this.there, into, start.state, () => follow([askedFor(start)], into.links, step))
+        .flatMap((end) => step(end, { part: middle, entry, exit }))
+        .map((end) => askedFor(end, sides)),
+    );
+    return beyond.some((end) =>
+      kept(this.ends, out, `${recorder.id} ${end.state}`, () =>
+        follow([end], out.links, step).some(
+          (last) => takes(last) && couldRecord(recorder.part, out.to, last),
+        ),
+      ),
+    );
+  }
 }

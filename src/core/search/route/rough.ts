@@ -1,8 +1,11 @@
 import type { Facts } from '../../engine';
-import { HEAPED, IN_LINE, SHARED_OUT } from '../bother';
+import { LOST_DB } from '../../checks';
+import { CLEAR_OF_FIRST, HEAPED, IN_LINE, SHARED_OUT } from '../bother';
+import { magnitude, nodeKey } from '../../engine/circuit';
 import { arrivalChains } from '../../engine/levels';
+import { gainToDb } from '../../units';
 import type { Chain } from '../../engine/flow';
-import { isSpoken, partOf, type Rig } from '../../rig';
+import { isBareMicrophone, partOf, type Rig } from '../../rig';
 
 /** The first thing that a source's sound comes into: a stage's sense, or a channel of a converter. */
 function firstPlace({ stages, input, number }: Chain): string | undefined {
@@ -23,10 +26,9 @@ function isHeaped(rig: Rig, chains: readonly Chain[]): boolean {
   return [...kinds.values()].some(({ size }) => size > 1);
 }
 
-/** A microphone with no power of its own. */
-function isBareMicrophone(rig: Rig, source: string): boolean {
+function isBare(rig: Rig, source: string): boolean {
   const part = partOf(rig, source);
-  return part !== undefined && isSpoken(part) && !part.power && !part.battery;
+  return part !== undefined && isBareMicrophone(part);
 }
 
 /** A microphone with no power of its own that copper shares out to several things. */
@@ -34,23 +36,37 @@ function isSharedOut(rig: Rig, chains: readonly Chain[]): boolean {
   const places = new Map<string, Set<string>>();
   for (const { source, stages } of chains) {
     const first = stages[1]?.placed;
-    if (first === undefined || !isBareMicrophone(rig, source)) continue;
+    if (first === undefined || !isBare(rig, source)) continue;
     places.set(source, (places.get(source) ?? new Set()).add(first));
   }
   return [...places.values()].some(({ size }) => size > 1);
 }
 
-/** A preamplifier leaves 60 to 70 dB between a microphone's peaks and its own noise, a line input 20 less. Typical. */
-const CLEAR_OF_FIRST = 55;
-
 /** A bare microphone in a socket whose own noise is not far enough under it, such as one for line: what it wants is a preamplifier. */
 const isInLine = (facts: Facts, chains: readonly Chain[]): boolean =>
   chains.some(({ source, stages: [, first, next] }) => {
-    if (!isBareMicrophone(facts.rig, source) || first?.is !== 'input') return false;
+    if (!isBare(facts.rig, source) || first?.is !== 'input') return false;
     const sense = facts.elements.find(
       (e) => e.kind === 'sense' && e.placed === first.placed && e.id === next?.path?.from,
     );
     return sense?.kind === 'sense' && sense.noise !== undefined && first.peak - sense.noise < CLEAR_OF_FIRST;
+  });
+
+/** A bare microphone that is loaded so far down that half its power is lost, such as by a transformer into a socket for line: what it wants is a preamplifier, whose input bridges it (common practice). */
+const isLoadedDown = (facts: Facts, chains: readonly Chain[]): boolean =>
+  [...new Set(chains.map(({ source }) => source))].some((source) => {
+    if (!isBare(facts.rig, source)) return false;
+    const voice = facts.voices.find(({ placed }) => placed === source);
+    return (partOf(facts.rig, source)?.ports ?? []).some(({ id, roles }) => {
+      const net = (role: string) => {
+        const [contact] = Object.entries(roles ?? {}).find(([, is]) => is === role) ?? [];
+        return contact && facts.nets.of(nodeKey(source, `${id}.${contact}`));
+      };
+      const [hot, cold] = [net('hot'), net('cold')];
+      if (!voice || typeof hot !== 'number' || typeof cold !== 'number') return false;
+      const gain = facts.alternating.gain(voice.id, hot, cold);
+      return gain !== undefined && gainToDb(magnitude(gain)) < -LOST_DB;
+    });
   });
 
 /** What it weighs that copper or a socket stands where practice takes a box of another kind (common practice). */
@@ -58,7 +74,7 @@ export function roughnessOf(facts: Facts): number {
   const chains = arrivalChains(facts);
   return (
     (isHeaped(facts.rig, chains) ? HEAPED : 0) +
-    (isInLine(facts, chains) ? IN_LINE : 0) +
+    (isInLine(facts, chains) || isLoadedDown(facts, chains) ? IN_LINE : 0) +
     (isSharedOut(facts.rig, chains) ? SHARED_OUT : 0)
   );
 }

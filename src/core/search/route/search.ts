@@ -222,6 +222,8 @@ export function* search(
   const verdicts = new Verdicts(request, { parts, purse: purseOf(request) });
   for (const [index, pass] of passes.entries()) {
     if (found.length >= limits.count) break;
+    // A run too long is an answer only where nothing else is.
+    if (pass.longRuns && found[0]?.overruns === 0) continue;
     const ground = {
       request,
       sources,
@@ -242,7 +244,7 @@ export function* search(
     const patience = Math.max(1, (PATIENCE * (index + 1)) / passes.length);
     const before: Before = { found: found.length, judged: searched, steps, patience };
     const begin = (longest: number, known?: readonly Found[]) =>
-      new Search(request, parts, { ...ground, longest }, pass, limits.count, verdicts, known);
+      new Search(request, parts, { ...ground, longest }, pass, limits.count, verdicts, known, found[0]);
     const { run, left, more } = yield* passed(begin, limits, began, before);
     searched += run.judged + more.judged;
     steps += workOf(run) + more.steps;

@@ -7,6 +7,7 @@ import {
   exitsOf,
   idealEnd,
   isDigital,
+  splitEnd,
   throughPart,
   type OpenEnd,
   type SidesAsked,
@@ -53,6 +54,14 @@ export function middleEnds(part: Part, sides: SidesAsked = 'any'): readonly Open
   bySides.set(sides, found);
   return found;
 }
+
+/** Where sources that come into copper by as many sockets leave it by one plug, and have to stay apart. */
+export const splitEnds = (part: Part, sources: number): readonly OpenEnd[] =>
+  part.ports.flatMap((port) => {
+    const others = part.ports.filter((other) => other !== port && !isDigital(other));
+    const leaves = !isDigital(port) && port.direction !== 'in' && openingsOf(others) >= sources;
+    return (leaves && splitEnd(part, port)) || [];
+  });
 
 /**
  * Gives each of several chains a socket of its own: one like that which it was found for, by preference one whose channel no

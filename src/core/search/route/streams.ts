@@ -1,15 +1,15 @@
 import { isPassiveLink, type Part, type PartPort } from '../../parts';
 import { sendsOf, type OpenEnd } from '../ends';
 import { canBeApart, isCaller } from './far-ends';
-import type { PartChain } from './chains';
+import { MOST_COPPER, type PartChain } from './chains';
 import { bare, endsOfSource, type Ground } from './ground';
-import { couldArrive } from './replay';
+import { Rides } from './replay';
 import { costOfOneMore, NOTHING, plus, useOf, type Cost } from './inventory';
 import { withChain, withPiece, type Layout, type Piece } from './layout';
 import { LegStore } from './leg-store';
 import { Legs } from './legs';
 import { likeSockets } from './pool';
-import { assign, entriesOf, firstOfPairs, middleEnds, openingsOf } from './sockets';
+import { assign, entriesOf, firstOfPairs, middleEnds, openingsOf, splitEnds } from './sockets';
 import { reachAfter, standsApart } from './standing';
 
 /** Layouts of one shape as they are found, the cheapest first. */
@@ -120,7 +120,10 @@ const outOf = ({ recorders, sides, apart, sources, callers }: Ground, middle: Pa
   // What is to be kept apart needs as many channels all the way.
   const keeps = ({ digital }: OpenEnd) =>
     !apart || !digital || (digital.device.captures ?? []).some((c) => c.channels.length >= sources.length);
-  const ends = middleEnds(middle, apart ? 'two by pair' : sides).filter(keeps);
+  const ends =
+    apart && isPassiveLink(middle)
+      ? splitEnds(middle, sources.length)
+      : middleEnds(middle, apart ? 'two by pair' : sides).filter(keeps);
   return recorders.length === 1 && !callers ? firstOfPairs(ends) : ends;
 };
 
@@ -128,28 +131,26 @@ const outOf = ({ recorders, sides, apart, sources, callers }: Ground, middle: Pa
 const endsTo = ({ callers }: Ground, middle: Part, recorder: Piece, ends: readonly OpenEnd[]) =>
   callers && isCaller(recorder) ? ends.filter(({ port }) => sendsOf(middle).has(port.id)) : ends;
 
-/** Whether every source's own sound could be recorded by every recorder beyond a part in the middle. */
-function allArrive(
-  ground: Ground,
-  middle: Part,
-  into: readonly { readonly chain: PartChain; readonly port: PartPort }[],
-  out: readonly { readonly chain: PartChain; readonly exits: readonly OpenEnd[] }[],
-): boolean {
-  return ground.sources.every((source, n) => {
-    const leg = into[n];
-    const start = leg && endsOfSource(ground, source).find(({ port }) => port.id === leg.chain.from.id);
-    return (
-      !start ||
-      ground.recorders.every((recorder, m) => {
-        const { chain, exits } = out[m] ?? {};
-        const exit = exits?.find(({ port }) => port.id === chain?.from.id);
-        if (!chain || !exit) return true;
-        const ride = { start, into: leg.chain, middle, entry: leg.port, exit, out: chain, recorder };
-        return couldArrive(ride, ground.pool, (end) => ground.takes(recorder, end));
-      })
-    );
-  });
+/** Tells of chains into a part in the middle, and out of it to a recorder, whether a source's own sound could be recorded beyond both. */
+function arrivals(ground: Ground, middle: Part, exits: () => readonly OpenEnd[]) {
+  const rides = new Rides(ground.pool);
+  return (source: Piece, into: PartChain, entry: PartPort, recorder: Piece, out: PartChain): boolean => {
+    const start = endsOfSource(ground, source).find(({ port }) => port.id === into.from.id);
+    const exit = exits().find(({ port }) => port.id === out.from.id);
+    if (!start || !exit) return true;
+    const sides = ground.apart ? 'two by pair' : (exit.analogue?.sides ?? 'any');
+    const ride = { start, into, middle, entry, exit: exit.port, sides, out, recorder };
+    return rides.arrives(ride, (end) => ground.takes(recorder, end));
+  };
 }
+
+/** Whether copper in the middle hangs between more of it than anybody would plug: what is shared out or joined there is one piece more. */
+const hangsTooMuch = (middle: Part, into: PartChain, out: PartChain): boolean =>
+  isPassiveLink(middle) && into.copper[1] + out.copper[0] > MOST_COPPER;
+
+/** Legs into a part in the middle, each with every leg out of it. */
+const pairsOf = ({ sources, recorders }: Ground): readonly (readonly [number, number])[] =>
+  sources.flatMap((_, n) => recorders.map((_recorder, m) => [n, sources.length + m] as const));
 
 /** Whether every way over a part in the middle reaches from thing to thing; each leg was found as if nothing lay beyond that part. */
 function canStandSo(
@@ -200,18 +201,26 @@ function through(ground: Ground, store: LegStore, middle: Part): Stream {
     : costOfOneMore(middle, useOf([]), { ...ground.purse, bother: { ...ground.purse.bother, joint: 0 } });
   let known: readonly OpenEnd[] | undefined;
   const outEnds = () => (known ??= outOf(ground, middle));
+  const arrives = arrivals(ground, middle, outEnds);
   const legs = () =>
     new Legs(
       [
         ...sources.map((source) => store.toMiddle(source, middle)),
         ...recorders.map((recorder) =>
-          store.toRecorder(middle.id, endsTo(ground, middle, recorder, outEnds()), recorder),
+          store.toRecorder(middle.id, endsTo(ground, middle, recorder, outEnds()), recorder, middle),
         ),
       ],
       {
         kindOf: (leg, { from, to }) =>
           leg < sources.length ? socketsAt(middle, to) : ground.callers ? from.id : socketsAt(middle, from),
         haveRoom: (chains) => socketsFor(ground, middle, chains) !== undefined,
+        pairs: pairsOf(ground),
+        clash: ([n, m], into, out) => {
+          const [source, recorder] = [sources[n], recorders[m - sources.length]];
+          if (!source || !recorder) return false;
+          const couldBe = (entry: PartPort) => arrives(source, into, entry, recorder, out);
+          return hangsTooMuch(middle, into, out) || !likeSockets(middle, into.to).some(couldBe);
+        },
       },
     );
   const least = () =>
@@ -222,12 +231,14 @@ function through(ground: Ground, store: LegStore, middle: Part): Stream {
     const taken = socketsFor(ground, middle, chains);
     if (!taken) return undefined;
     const { ports, exits } = taken;
-    const [legsIn, legsOut] = [
-      into.map((chain, index) => ({ chain, port: ports[index] ?? chain.to })),
-      out.map((chain) => ({ chain, exits: outEnds() })),
-    ];
     if (!canStandSo(ground, middle, into, out)) return undefined;
-    if (!allArrive(ground, middle, legsIn, legsOut)) return undefined;
+    const allArrive = sources.every((source, n) =>
+      recorders.every((recorder, m) => {
+        const [one, other] = [into[n], out[m]];
+        return !one || !other || arrives(source, one, ports[n] ?? one.to, recorder, other);
+      }),
+    );
+    if (!allArrive) return undefined;
     const placed = withPiece(bare(ground), middle);
     const named = { ...placed.layout, kind: middle.id, ...(ground.middle && { given: placed.id }) };
     const joined = layLegs(named, ground, into, placed.id, ports);
