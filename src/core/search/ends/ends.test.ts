@@ -7,7 +7,10 @@ import { magnitude, nodeKey } from '../../engine/circuit';
 import { findPart, type Part, type PartPort } from '../../parts';
 import { mate } from '../../plugs';
 import { dbSpl } from '../../units';
-import { couldRecord, sourceEnds, throughPart, type OpenEnd } from '.';
+import { IN_LINE } from '../bother';
+import { roughnessOf } from '../route/rough';
+import { settle } from '../settings';
+import { couldRecord, sourceEnds, splitEnd, throughPart, type OpenEnd } from '.';
 import { join } from './join';
 import { passageOf } from './passage';
 
@@ -201,5 +204,56 @@ describe('a pick-up that is loaded is lost where it comes in, as the engine says
   it('an instrument input and a DI box do not', () => {
     expect(beyond('lead-jack-ts', 'a', 'interface-small', 'line-1')).toBeGreaterThan(0);
     expect(beyond('lead-jack-ts', 'a', 'di-active', 'in')).toBeGreaterThan(0);
+  });
+});
+
+describe('what a stage hisses, and what weighs for sure, is known at the open end', () => {
+  const port = (of: Part, id: string) => of.ports.find((one) => one.id === id)!;
+  const into = (source: string, link: string, near: string, box: string, entry: string, pressure = 78) =>
+    sourceEnds(part(source), dbSpl(pressure))
+      .flatMap((end) => throughPart(part(link), port(part(link), near), end))
+      .flatMap((end) => throughPart(part(box), port(part(box), entry), end));
+
+  it.each([
+    ['mixer-rca-only', 'phones', 'lead-headphones-aux', 'big', 'small'],
+    ['mixer-xlr-main', 'phones', 'lead-headphones-aux', 'big', 'small'],
+    ['mixer-large', 'phones', 'lead-headphones-aux', 'big', 'small'],
+  ])(
+    'a bare microphone in a line socket of %s is rough, as the engine finds it',
+    (mixer, out, lead, a, b) => {
+      const ends = into('dynamic-xlr', 'lead-xlr-jack', 'holes', mixer, 'pair-1-left');
+      expect(ends.length).toBeGreaterThan(0);
+      expect(ends.every((end) => end.inLine)).toBe(true);
+      expect(into('dynamic-xlr', 'lead-xlr', 'holes', mixer, 'mic-1').some((end) => end.inLine)).toBe(false);
+      const rig = layRig({
+        parts: { s: 'dynamic-xlr', l: 'lead-xlr-jack', m: mixer, o: lead, r: 'recorder-small' },
+        joints: ['s.out l.holes', 'l.big m.pair-1-left', `m.${out} o.${a}`, `o.${b} r.mic`],
+      });
+      expect(roughnessOf(settle(rig).facts)).toBeGreaterThanOrEqual(IN_LINE);
+    },
+  );
+
+  it('whispered into it nothing comes out that stands over the hiss of the socket', () => {
+    expect(into('ribbon-xlr', 'lead-xlr-jack', 'holes', 'mixer-xlr-main', 'pair-1-left', 50)).toEqual([]);
+    expect(into('ribbon-xlr', 'lead-xlr', 'holes', 'mixer-xlr-main', 'mic-1', 74)).not.toEqual([]);
+  });
+
+  it('a stereo player on both legs of a balanced input is gone, as the engine finds it', () => {
+    expect(into('player-portable', 'lead-headphones-aux', 'small', 'interface-small', 'line-1')).toEqual([]);
+    const rig = layRig({
+      parts: { s: 'player-portable', l: 'lead-headphones-aux', i: 'interface-small', h: 'phone-usb-c' },
+      joints: ['s.out l.small', 'l.big i.line-1', 'i.usb h.port'],
+    });
+    expect(outcomeOf(rig).findings.map(({ code }) => code)).toContain('pair-cancels');
+  });
+
+  it('sounds that have to stay apart do so over leads, not where bands are tied together', () => {
+    const splitter = part('splitter-left-right');
+    const end = splitEnd(splitter, port(splitter, 'plug'))!;
+    const beyond = (id: string, entry: string) => throughPart(part(id), port(part(id), entry), end);
+    expect(beyond('coupler-trs', 'a').length).toBeGreaterThan(0);
+    expect(beyond('adapter-mono-stereo', 'socket')).toEqual([]);
+    expect(couldRecord(part('camera-trs'), port(part('camera-trs'), 'mic'), end)).toBe(true);
+    expect(couldRecord(part('phone-ctia'), port(part('phone-ctia'), 'jack'), end)).toBe(false);
   });
 });

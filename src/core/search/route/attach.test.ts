@@ -183,3 +183,25 @@ describe('metres', () => {
     expect(completed(chain(), asking({ length: 40 }), STOCK)).toEqual([]);
   });
 });
+
+describe('a box that is noticed with headphones alone (common practice)', () => {
+  const chain = (host: string, jack: string) =>
+    lay(
+      ['guitar', 'lead-jack-ts', 'mobile-guitar', host],
+      ['guitar.out lead-jack-ts.a', 'lead-jack-ts.b mobile-guitar.in', `mobile-guitar.plug ${host}.${jack}`],
+    );
+
+  it('has them in a jack that looks for a microphone, in each socket that serves', () => {
+    const whole = completed(chain('phone-ctia', 'jack'), asking({}), STOCK);
+    expect(whole.length).toBeGreaterThan(0);
+    for (const layout of whole) {
+      const ids = between(layout).map(({ id }) => id);
+      expect(ids.some((id) => part(id).ears !== undefined)).toBe(true);
+    }
+  });
+
+  it('is left as it is where nothing looks', () => {
+    const bare = chain('camera-trs', 'mic');
+    expect(completed(bare, asking({}), STOCK)).toEqual([bare]);
+  });
+});

@@ -38,16 +38,18 @@ interface Choice {
   readonly not?: { readonly leg: number; readonly kind: string };
 }
 
+/** Two legs that lead on from one another: into a part, and out of it. */
+export type Pair = readonly [into: number, out: number];
+
 /** Which chains can be used together. */
 export interface Sockets {
   /** The kind of socket that a chain of a leg uses: of one kind all are as good. */
   readonly kindOf: (leg: number, chain: PartChain) => string;
   /** Whether chains of these kinds find sockets side by side. */
   readonly haveRoom: (chains: readonly PartChain[]) => boolean;
-  /** Legs that lead on from one another: into a part, and out of it. */
-  readonly pairs: readonly (readonly [number, number])[];
+  readonly pairs: readonly Pair[];
   /** Whether chains of such a pair rule one another out, whatever the others are. */
-  readonly clash: (pair: readonly [number, number], one: PartChain, other: PartChain) => boolean;
+  readonly clash: (pair: Pair, one: PartChain, other: PartChain) => boolean;
 }
 
 /**
@@ -58,6 +60,8 @@ export interface Sockets {
 export class Legs {
   private readonly waiting = new Heap<Choice>((a, b) => compareCosts(a.cost, b.cost));
   private readonly seen = new Set<string>();
+  /** Combinations from which it went on: one may wait twice, once with a kind that it is not to have. */
+  private readonly left = new Set<string>();
   private readonly room = new Map<string, boolean>();
   private readonly kinds = new Map<PartChain, string>();
   private readonly clashes = new Map<PartChain, Map<PartChain, boolean>>();
@@ -107,30 +111,39 @@ export class Legs {
     return Math.min(Infinity, ...this.legs.map((leg) => leg.cut));
   }
 
-  /** The next of one leg that could be. Legs that are one and the same are dealt their chains in one order only. */
-  private goOn(indices: readonly number[], leg: number, not?: Choice['not']): void {
+  /**
+   * The next of one leg. What clashes with another leg of these `pairs` is passed over: they are those of which the other leg goes on, too.
+   * Legs that are one and the same are dealt their chains in one order only.
+   */
+  private goOn(
+    indices: readonly number[],
+    leg: number,
+    { pairs = [], not }: { readonly pairs?: readonly Pair[]; readonly not?: Choice['not'] },
+  ): void {
     const found = this.legs[leg]?.found ?? [];
+    const isOut = (chain: PartChain): boolean =>
+      (not && this.kindOf(leg, chain) === not.kind) ||
+      pairs.some((pair) => this.clashesIn(pair, indices, leg, chain));
     let at = (indices[leg] ?? 0) + 1;
-    for (let chain = found[at]; chain && this.isOut(indices, leg, chain, not); chain = found[at]) at += 1;
+    for (let chain = found[at]; chain && isOut(chain); chain = found[at]) at += 1;
     const next = indices.map((index, n) =>
       n === leg || (n > leg && this.legs[n] === this.legs[leg]) ? Math.max(index, at) : index,
     );
     this.offer(next, at < found.length ? undefined : not);
   }
 
-  /** Whether a chain of a leg cannot be beside those that the others have. */
-  private isOut(indices: readonly number[], leg: number, chain: PartChain, not?: Choice['not']): boolean {
-    if (not && this.kindOf(leg, chain) === not.kind) return true;
-    for (const pair of this.sockets?.pairs ?? []) {
-      const [a, b] = pair;
-      if (a !== leg && b !== leg) continue;
-      const other = this.legs[a === leg ? b : a]?.found[indices[a === leg ? b : a] ?? 0];
-      if (other && (a === leg ? this.clash(pair, chain, other) : this.clash(pair, other, chain))) return true;
-    }
-    return false;
+  /** Whether a chain of a leg clashes with that which the other leg of a pair has. */
+  private clashesIn(pair: Pair, indices: readonly number[], leg: number, chain: PartChain): boolean {
+    const [a, b] = pair;
+    if (a !== leg && b !== leg) return false;
+    const far = a === leg ? b : a;
+    const other = this.legs[far]?.found[indices[far] ?? 0];
+    return (
+      other !== undefined && (a === leg ? this.clash(pair, chain, other) : this.clash(pair, other, chain))
+    );
   }
 
-  private clash(pair: readonly [number, number], one: PartChain, other: PartChain): boolean {
+  private clash(pair: Pair, one: PartChain, other: PartChain): boolean {
     const known = this.clashes.get(one) ?? new Map<PartChain, boolean>();
     this.clashes.set(one, known);
     const clash = known.get(other) ?? this.sockets?.clash(pair, one, other) ?? false;
@@ -145,10 +158,10 @@ export class Legs {
   }
 
   /** The next of each of two legs of which the chains rule one another out, and of those that were dealt the same. */
-  private goOnFrom(indices: readonly number[], pair: readonly [number, number]): void {
+  private goOnFrom(indices: readonly number[], pair: Pair): void {
     const isOf = (leg: number) =>
       pair.some((one) => this.legs[one] === this.legs[leg] && indices[one] === indices[leg]);
-    for (const leg of indices.keys()) if (isOf(leg)) this.goOn(indices, leg);
+    for (const leg of indices.keys()) if (isOf(leg)) this.goOn(indices, leg, { pairs: [pair] });
   }
 
   private hasRoom(chains: readonly PartChain[], kinds: readonly string[]): boolean {
@@ -172,9 +185,12 @@ export class Legs {
     this.waiting.pop();
     const kinds = chains.map((chain, leg) => this.kindOf(leg, chain));
     if (not && kinds[not.leg] === not.kind) {
-      this.goOn(indices, not.leg, not);
+      this.goOn(indices, not.leg, { not });
       return undefined;
     }
+    const name = indices.join();
+    if (this.left.has(name)) return undefined;
+    this.left.add(name);
     const clashing = this.sockets?.pairs.find((pair) => {
       const [one, other] = [chains[pair[0]], chains[pair[1]]];
       return one && other && this.clash(pair, one, other);
@@ -185,7 +201,11 @@ export class Legs {
     }
     const hasRoom = this.hasRoom(chains, kinds);
     for (const leg of indices.keys())
-      this.goOn(indices, leg, hasRoom ? undefined : { leg, kind: kinds[leg] ?? '' });
+      this.goOn(
+        indices,
+        leg,
+        hasRoom ? { pairs: this.sockets?.pairs } : { not: { leg, kind: kinds[leg] ?? '' } },
+      );
     return hasRoom ? chains : undefined;
   }
 }

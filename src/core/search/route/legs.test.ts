@@ -1,0 +1,119 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { ChainFinder, PartChain } from './chains';
+import { NOTHING, type Cost } from './inventory';
+import { Leg, Legs, type Pair } from './legs';
+
+const cost = (weight: number): Cost => ({ ...NOTHING, weight });
+
+interface Listed {
+  /** What the chains of a leg weigh, in order. */
+  readonly weights: readonly number[];
+  /** The sockets that they use. */
+  readonly kinds: readonly number[];
+}
+
+/** A finder that gives these chains, every other step none. */
+function finderOf(name: string, { weights, kinds }: Listed): ChainFinder {
+  const chains = weights.map((weight, n) => ({
+    way: `${name}${n}`,
+    kind: `k${kinds[n]}`,
+    cost: cost(weight),
+  }));
+  let [at, rests] = [0, false];
+  const finder = {
+    cut: Infinity,
+    get bound() {
+      return chains[at]?.cost;
+    },
+    step() {
+      rests = !rests;
+      return rests ? undefined : chains[at++];
+    },
+  };
+  return finder as unknown as ChainFinder;
+}
+
+const listed = fc.record({
+  weights: fc.array(fc.nat(9), { minLength: 1, maxLength: 6 }).map((list) => list.sort((a, b) => a - b)),
+  kinds: fc.array(fc.nat(2), { minLength: 6, maxLength: 6 }),
+});
+
+const numberOf = (chain: PartChain) => Number(chain.way.slice(1));
+
+/** Three legs: one that leads on to, or from, two others, which have to have room side by side and may be one. */
+const situation = fc.record({
+  one: listed,
+  first: listed,
+  second: listed,
+  twins: fc.boolean(),
+  /** The one is dealt last: two sources and one recorder, else one source and two recorders. */
+  isLast: fc.boolean(),
+  clashing: fc.uniqueArray(fc.tuple(fc.nat(5), fc.nat(5)).map(String), { maxLength: 30 }),
+  /** Kinds of socket of which there is one. */
+  single: fc.uniqueArray(fc.nat(2), { maxLength: 2 }),
+});
+type Situation = typeof situation extends fc.Arbitrary<infer T> ? T : never;
+
+const haveRoom = ({ single }: Situation, a: string, b: string) =>
+  a !== b || !single.includes(Number(a.slice(1)));
+
+function found(given: Situation) {
+  const { one, first, second, twins, isLast, clashing } = given;
+  const twin = new Leg(finderOf('b', first));
+  const pair = [twin, twins ? twin : new Leg(finderOf('c', second))];
+  const alone = new Leg(finderOf('a', one));
+  const [hub, ...others] = isLast ? [2, 0, 1] : [0, 1, 2];
+  const legs = new Legs(isLast ? [...pair, alone] : [alone, ...pair], {
+    kindOf: (_, chain) => chain.kind,
+    haveRoom: (chains) => {
+      const [a, b] = others.map((leg) => chains[leg]?.kind ?? '');
+      return haveRoom(given, a ?? '', b ?? '');
+    },
+    pairs: others.map((leg): Pair => (isLast ? [leg, 2] : [0, leg])),
+    clash: (_, into, out) => {
+      const [a, b] = isLast ? [out, into] : [into, out];
+      return clashing.includes(String([numberOf(a), numberOf(b)]));
+    },
+  });
+  const combinations: { name: string; weight: number }[] = [];
+  while (legs.bound) {
+    const chains = legs.step();
+    if (!chains) continue;
+    const inOrder = [hub, ...others].map((leg) => numberOf(chains[leg ?? 0]!));
+    combinations.push({
+      name: String(inOrder),
+      weight: chains.reduce((sum, chain) => sum + chain.cost.weight, 0),
+    });
+  }
+  return combinations;
+}
+
+/** The same by plain counting: of legs that are one, each set of chains once. */
+function counted(given: Situation): string[] {
+  const { one, first, second, twins, clashing } = given;
+  const other = twins ? first : second;
+  const fits = (i: number, j: number, k: number) =>
+    !clashing.includes(String([i, j])) &&
+    !clashing.includes(String([i, k])) &&
+    haveRoom(given, `k${first.kinds[j]}`, `k${other.kinds[k]}`);
+  return one.weights.flatMap((_, i) =>
+    first.weights.flatMap((_w, j) =>
+      other.weights.flatMap((_v, k) => ((!twins || k >= j) && fits(i, j, k) ? [String([i, j, k])] : [])),
+    ),
+  );
+}
+
+describe('combinations of legs', () => {
+  it('are all that can be together, once each, the cheapest first, as plain counting finds them', () => {
+    fc.assert(
+      fc.property(situation, (given) => {
+        const combinations = found(given);
+        expect(combinations.map(({ name }) => name).sort()).toEqual(counted(given).sort());
+        const weights = combinations.map(({ weight }) => weight);
+        expect(weights).toEqual([...weights].sort((a, b) => a - b));
+      }),
+      { seed: 20261127, numRuns: 3000 },
+    );
+  });
+});
