@@ -87,5 +87,9 @@ export interface OpenEnd {
   readonly state: string;
 }
 
+/** A microphone with no power of its own is heard there, and no stage has sensed it yet. */
+export const isBare = ({ analogue, inLine }: OpenEnd): boolean =>
+  inLine !== true && (analogue?.sounds.some(({ bare }) => bare) ?? false);
+
 /** A port by which numbers and supply go, and no sound. */
 export const isDigital = (port: PartPort): boolean => contactsOf(port.connector).includes('D');

@@ -1,5 +1,5 @@
 export type { Analogue, Beginning, Digital, OpenEnd, Sides, SidesAsked } from './end';
-export { isDigital } from './end';
+export { isBare, isDigital } from './end';
 export { copperOf } from './conducts';
 export { channelsOf, idealEnd, pairEnd, splitEnd } from './ideal';
 export { drivesReached, isCoupled, outletPairs } from './outlets';

@@ -1,5 +1,6 @@
 import { type Part, type PartPort, isPassiveLink } from '../../parts';
-import type { OpenEnd } from '../ends';
+import { isBare, type OpenEnd } from '../ends';
+import { copperKind } from './alike';
 import { boundsTo, type Bounds, type KnownBounds } from './bounds';
 import { Heap } from '../heap';
 import {
@@ -95,6 +96,8 @@ export interface ChainSearch {
   readonly inLine: Cost;
   /** What it weighs that something arrives where it does, beside what an end on the way to it does. */
   readonly rough?: (port: PartPort, end: OpenEnd) => Cost;
+  /** What it weighs, wherever it arrives, that a bare microphone has met no stage on the way. */
+  readonly unboxed?: number;
   /** What a chain that begins at an end brings with it beside its parts, such as a supply for the source. */
   readonly extra?: (start: OpenEnd) => Cost;
   /** Every chain has to lead through one of these. */
@@ -251,8 +254,28 @@ export class ChainFinder {
   /** The least that is still to be paid from an open end. */
   private ahead(end: OpenEnd, passed: boolean): Cost | undefined {
     const weight = this.least.from(end, passed);
-    return Number.isFinite(weight) ? { ...NOTHING, weight } : undefined;
+    return Number.isFinite(weight) ? { ...NOTHING, weight: this.owed(end, weight) } : undefined;
   }
+
+  /** The same with what weighs that it met no stage: that, or a box that has one, is still to come. */
+  private owed(end: OpenEnd, least: number): number {
+    const { unboxed } = this.search;
+    if (unboxed === undefined || !isBare(end)) return least;
+    return Math.max(least, Math.min(least + unboxed, this.boxed));
+  }
+
+  /** What the cheapest part with a stage weighs. */
+  private get boxed(): number {
+    const { pool, purse } = this.search;
+    return (this.leastBox ??= Math.min(
+      Infinity,
+      ...pool.parts.flatMap((part) =>
+        (part.paths ?? []).length > 0 ? [costOfOneMore(part, NONE_USED, purse).weight] : [],
+      ),
+    ));
+  }
+
+  private leastBox: number | undefined;
 
   private arrive(node: Node): void {
     if (!node.passed) return;
@@ -284,13 +307,28 @@ export class ChainFinder {
     const over = this.least.over(end);
     const found: Onward[] = [];
     for (const entry of pool.entriesFor(end)) {
-      const weight = over(entry.part, passed || this.isVia(entry.part));
+      const least = over(entry.part, passed || this.isVia(entry.part));
+      const weight = (entry.part.paths ?? []).length > 0 ? least : this.owed(end, least);
       const own = costOfOneMore(entry.part, NONE_USED, purse);
       if (Number.isFinite(weight)) found.push({ entry, least: plus(own, { ...NOTHING, weight }) });
     }
     found.sort((a, b) => compareCosts(a.least, b.least));
-    this.onwards.set(key, found);
-    return found;
+    const once = this.onceEach(found);
+    this.onwards.set(key, once);
+    return once;
+  }
+
+  /** Of copper that does the same, what is owned and the cheapest to buy. */
+  private onceEach(list: readonly Onward[]): readonly Onward[] {
+    const seen = new Set<string>();
+    return list.filter(({ entry }) => {
+      const kind = copperKind(entry);
+      if (kind === undefined || (this.search.purse.drawer[entry.part.id] ?? 0) > 0) return true;
+      const name = `${this.isVia(entry.part)} ${kind}`;
+      if (seen.has(name)) return false;
+      seen.add(name);
+      return true;
+    });
   }
 
   /** Lets what is at a place of a list wait for its turn, if that can still come. */

@@ -1,5 +1,5 @@
 import { isPassiveLink, type Part, type PartPort } from '../../parts';
-import { couldRecord, passes, sendsOf, type OpenEnd } from '../ends';
+import { couldRecord, isBare, passes, sendsOf, type OpenEnd } from '../ends';
 import { UNBALANCED_METRES } from '../../engine/levels';
 import { IN_LINE, SHARED_OUT } from '../bother';
 import { needsHub } from './carried';
@@ -40,14 +40,17 @@ export class LegStore {
     return { ...NOTHING, weight: IN_LINE / this.ground.sources.length };
   }
 
+  /** What it weighs that a bare microphone comes into a part in the middle: into copper that shares it out. */
+  private unboxed(middle: Part): number | undefined {
+    const { recorders, sources } = this.ground;
+    return isPassiveLink(middle) && sources.length === 1 && recorders.length > 1 ? SHARED_OUT : undefined;
+  }
+
   /** What it weighs that a source comes into a part in the middle: a bare microphone into a socket for line, or into what shares it out. */
   private roughAt(middle: Part, port: PartPort, end: OpenEnd): Cost {
-    const { pool, recorders, sources } = this.ground;
-    const isBare = end.analogue?.sounds.some(({ bare }) => bare) ?? false;
-    if (!isBare || end.inLine) return NOTHING;
-    if (isPassiveLink(middle))
-      return sources.length === 1 && recorders.length > 1 ? { ...NOTHING, weight: SHARED_OUT } : NOTHING;
-    const beyond = pool.stepsOver(end, { part: middle, port });
+    if (!isBare(end)) return NOTHING;
+    if (isPassiveLink(middle)) return { ...NOTHING, weight: this.unboxed(middle) ?? 0 };
+    const beyond = this.ground.pool.stepsOver(end, { part: middle, port });
     return beyond.length > 0 && beyond.every((step) => step.end.inLine) ? this.inLine : NOTHING;
   }
 
@@ -163,6 +166,7 @@ export class LegStore {
   toMiddle(source: Piece, middle: Part): Leg {
     const { ground } = this;
     const place = ground.request.sources[ground.sources.indexOf(source)]?.place;
+    const unboxed = this.unboxed(middle);
     return this.leg(`${this.keyOf(source)} > ${middle.id}`, () => {
       const starts = firstOfPairs(endsOfSource(ground, source));
       return new ChainFinder({
@@ -176,6 +180,7 @@ export class LegStore {
         ceiling: ground.ceiling,
         inLine: this.inLine,
         rough: (port, end) => this.roughAt(middle, port, end),
+        ...(unboxed !== undefined && { unboxed }),
         ...(ground.far &&
           ground.middle &&
           farIn(ground.request, place) && { via: viaFar(ground.pool, starts, middle) }),
