@@ -133,18 +133,22 @@ interface Brought {
   readonly inLine: boolean;
 }
 
+const NOTHING_HEARD: Joined['heard'] = new Map();
+
 /** Twice: a stage may be sensed by another of the same part. */
 function brought(base: Grid, passage: Passage, to: Classes, sounds: readonly Sound[], fed: boolean): Brought {
   const { alternating: ac, part } = passage;
+  // Copper listens nowhere.
+  const listens = ac.forms.length > 0;
   const readIn = (grid: Grid) => read(eliminateAll(grid, to.size), ac, to.size, sounds.length);
   let found: Brought = {
     alternating: base,
-    heard: readIn(base),
+    heard: listens ? readIn(base) : NOTHING_HEARD,
     staged: false,
     clipped: false,
     inLine: false,
   };
-  for (let pass = 0; pass < 2; pass += 1) {
+  for (let pass = 0; listens && pass < 2; pass += 1) {
     const stages = driven(passage, part, sounds, found.heard, fed);
     if (stages.found.size === 0) break;
     const alternating = base.copy();
@@ -183,13 +187,15 @@ export function join(
   stamp(base, ac, classes.second);
   for (const [f, { of }] of ac.forms.entries())
     for (const [node, [re, im]] of of.entries()) base.add(nodes + f, classes.second[node] ?? 0, re, im);
-  const own = new Map(
-    [...(voices ?? [])].map(([id, voice], v) => [
-      id,
-      sounds.map((_, index) => (index === before.sounds.length + v ? voice : MUTE)),
-    ]),
-  );
-  drive(base, ac, classes.second, own, nodes);
+  if (voices) {
+    const own = new Map(
+      [...voices].map(([id, voice], v) => [
+        id,
+        sounds.map((_, index) => (index === before.sounds.length + v ? voice : MUTE)),
+      ]),
+    );
+    drive(base, ac, classes.second, own, nodes);
+  }
   const { staged, ...stages } = brought(base, passage, classes, sounds, fed);
   const wants: Wanted[] = [...before.wants, ...passage.wants];
   const direct = joinDirect(before, passage, classes);
