@@ -132,10 +132,15 @@ export function givesOf({ layout, judged }: Pick<Found, 'layout' | 'judged'>): r
   return found;
 }
 
-/** Sources of one kind may change places: which of them takes which way does not make it another. */
+/** Sources of one kind may change places, and recorders in one app: which of them takes which way does not make it another. */
 function kindOf({ layout, kind }: Pick<Found, 'layout' | 'kind'>): string {
-  const parts = new Set(layout.sources.map((id) => pieceOf(layout, id)?.part.id));
-  return layout.sources.length > 1 && parts.size === 1 ? kind.trim().split(' ').sort().join(' ') : kind;
+  const areAlike = (ids: readonly string[]): boolean => {
+    const names = ids.map((id) => pieceOf(layout, id)).map((piece) => `${piece?.part.id} ${piece?.app}`);
+    return names.length > 1 && new Set(names).size === 1;
+  };
+  return areAlike(layout.sources) || areAlike(layout.recorders)
+    ? kind.trim().split(' ').sort().join(' ')
+    : kind;
 }
 
 /** Two routes of one kind that give the same are one. */
