@@ -1,7 +1,7 @@
 import { gainToDb, dbV, powerSumDb, type DbV } from '../../units';
 import { magnitude, nodeKey, type NetElement } from '../circuit';
 import type { Facts } from '../facts';
-import { chainsInto, type Arrival, type Chain, type HostInput, type Stage } from '../flow';
+import { appOf, chainsInto, type Arrival, type Chain, type HostInput, type Stage } from '../flow';
 
 /** A stage with the noise that stands there. */
 export interface Step extends Stage {
@@ -92,10 +92,13 @@ export const inputOf = (facts: Facts, arrival: Arrival): HostInput | undefined =
 export function loudestChain(facts: Facts, arrival: Arrival): Chain | undefined {
   const input = inputOf(facts, arrival);
   if (!input) return undefined;
+  const host = facts.laid.get(arrival.recorder);
+  // What sums its sides records each of them, whichever it names.
+  const sums = host !== undefined && appOf(host)?.channels === 'mono';
   const chains = facts.voices
     .filter((voice) => voice.placed === arrival.source && Number.isFinite(voice.level))
     .flatMap((voice) => chainsInto(facts, voice, input))
-    .filter(({ number }) => arrival.inputs.length === 0 || arrival.inputs.includes(number));
+    .filter(({ number }) => sums || arrival.inputs.length === 0 || arrival.inputs.includes(number));
   const peakOf = ({ stages }: Chain) => (stages.at(-1)?.peak ?? 0) - (stages.at(-1)?.clipLevel ?? 0);
   return chains.filter((one) => Number.isFinite(peakOf(one))).sort((a, b) => peakOf(b) - peakOf(a))[0];
 }

@@ -2,7 +2,7 @@ import { EVIDENCE_KINDS, type Evidence } from '../../apps';
 import type { Outcome } from '../../judge';
 import { CATALOGUE, isPassiveLink, type Part } from '../../parts';
 import { isDigital } from '../ends';
-import { overNoise } from '../settings';
+import { CLEAR_OF_NOISE, overNoise } from '../settings';
 import type { Rig } from '../../rig';
 import { TOUCHY, WORTH_A_PART } from '../bother';
 import { checkOf } from '../../checks';
@@ -39,8 +39,7 @@ export const gradeOfEvidence = (evidence: Evidence): number => EVIDENCE_KINDS.in
 /** Speech peaks over noise of the worst arrival, whole dB: less is not heard and is no reason to choose. */
 export const qualityOf = (judged: Outcome): number => Math.round(Math.min(...judged.arrives.map(overNoise)));
 
-/** What is less clear of the noise than this is heard to hiss, dB; each dB short of it weighs as much as so much money. Ours. */
-const CLEAR = 45;
+/** What is less clear of the noise than CLEAR_OF_NOISE is heard to hiss; each dB short of it weighs as much as so much money. Ours. */
 const HISS = 1;
 
 /** So much of a band is hardly missed, dB; each dB more, up to half the power, where it is a finding, weighs as much. Ours. */
@@ -62,7 +61,7 @@ const notedIn = ({ findings }: Outcome): number =>
 /** Money and bother, and what a hiss, touchy knobs, copper in place of a box, notes about the plugs and a side left empty weigh. */
 export const weightOf = ({ cost, judged, touchy, rough, apart, lost }: Weighed): number =>
   cost.weight +
-  HISS * Math.max(0, CLEAR - qualityOf(judged)) +
+  HISS * Math.max(0, CLEAR_OF_NOISE - qualityOf(judged)) +
   DULL * Math.max(0, lost - HARDLY) +
   (touchy ? TOUCHY : 0) +
   rough +
@@ -168,7 +167,7 @@ const endsOf = ({ kind }: Pick<Found, 'kind'>): string => {
 };
 
 /** Nothing that is put in makes it clearer to the ear. */
-export const isClear = ({ judged }: Pick<Found, 'judged'>): boolean => qualityOf(judged) >= CLEAR;
+export const isClear = ({ judged }: Pick<Found, 'judged'>): boolean => qualityOf(judged) >= CLEAR_OF_NOISE;
 
 /** Both sides are there, where there are two and both are wanted. */
 export const isWhole = ({ judged, apart }: Pick<Found, 'judged' | 'apart'>): boolean =>

@@ -1,4 +1,11 @@
-export { LEAST_HEADROOM, LEAST_OVER_NOISE, levelMiss, overNoise, TARGET_PEAK } from './targets';
+export {
+  CLEAR_OF_NOISE,
+  LEAST_HEADROOM,
+  LEAST_OVER_NOISE,
+  levelMiss,
+  overNoise,
+  TARGET_PEAK,
+} from './targets';
 export { gainEdits } from './gains';
 export type { Settled } from './settle';
 export { isHopeless, settle, withoutNeedless } from './settle';

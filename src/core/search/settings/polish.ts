@@ -3,9 +3,9 @@ import { outcomeOf, type Outcome } from '../../judge';
 import { applyEdit, type Rig } from '../../rig';
 import { gainEdits } from './gains';
 import type { Settled } from './settle';
-import { LEAST_HEADROOM, overNoise, TARGET_PEAK } from './targets';
+import { CLEAR_OF_NOISE, LEAST_HEADROOM, overNoise, TARGET_PEAK } from './targets';
 
-/** Being louder is not worth more noise than this, dB. */
+/** Being louder is not worth more noise than this, dB, where it does not stand well clear of it. */
 const WORTH_NOISE = 1;
 
 const missOf = (peak: number): number => Math.abs(peak - TARGET_PEAK);
@@ -19,7 +19,7 @@ export function isBetter(after: Outcome, before: Outcome): boolean {
       known !== undefined &&
       arrival.state === known.state &&
       arrival.headroom >= Math.min(LEAST_HEADROOM, known.headroom) &&
-      overNoise(arrival) >= overNoise(known) - WORTH_NOISE &&
+      overNoise(arrival) >= Math.min(CLEAR_OF_NOISE, overNoise(known) - WORTH_NOISE) &&
       missOf(arrival.peak) <= missOf(known.peak) + 1
     );
   });

@@ -5,6 +5,8 @@ export { LEAST_HEADROOM, LEAST_OVER_NOISE } from '../../checks';
 
 /** Speech peaks that leave room above and stay clear of the noise. Common practice. */
 export const TARGET_PEAK = -12;
+/** Speech peaks that stand so far over the noise, dB, are no clearer to the ear for more of it. Ours. */
+export const CLEAR_OF_NOISE = 45;
 /** Speech peaks over the noise, dB. */
 export const overNoise = (arrival: Arrival): number => arrival.peak - arrival.noise;
 
