@@ -110,6 +110,18 @@ describe('runs of lead', () => {
     expect(runsAlong(way)).toMatchObject([{ first: 1, last: 1, metres: 12, balanced }]);
   });
 
+  it('a transformer for each side against the sleeve parts earths and balances nothing', () => {
+    const [mixer, run, box] = ['mixer-monitor-fx', 'lead-headphones-aux', 'isolator-trs'].map(
+      (id) => findPart(id)!,
+    );
+    const way = [
+      { part: mixer!, metres: 0, out: 'mon' },
+      { part: run!, metres: 12, into: 'big', out: 'small' },
+      { part: box!, metres: 0, into: 'in', out: 'out' },
+    ];
+    expect(runsAlong(way)).toMatchObject([{ first: 1, last: 1, metres: 12, balanced: false }]);
+  });
+
   it('it says how many metres, and stays a note', () => {
     const found = outcomeOf(long(rig, 'lead', 12)).findings.find(({ code }) => code === 'unbalanced-run');
     expect(found).toMatchObject({

@@ -1,4 +1,4 @@
-import { contactsOf } from '../../plugs';
+import { contactsOf, type Contact } from '../../plugs';
 import { isWiring, type Part, type PartPort } from '../../parts';
 import { wayOver } from '../../rig';
 import { dbV, metres, type DbV, type Metres } from '../../units';
@@ -35,8 +35,18 @@ const passesOn = ({ part }: Pick<RunStop, 'part'>): boolean =>
     part.ports.every(({ direction }) => direction === 'through') &&
     part.circuit.every(({ kind }) => kind !== 'transformer'));
 
-/** A transformer's winding across two contacts of a port, neither of which is tied to another port: what lies on both alike does nothing to it. */
+/** Of a connector with three contacts and more: what shields the others. */
+const shieldOf = ({ connector }: PartPort): Contact | undefined => {
+  const contacts = contactsOf(connector);
+  return contacts.length < 3 ? undefined : contacts.find((contact) => contact === '1' || contact === 'S');
+};
+
+/**
+ * A transformer's winding across two contacts of a port, neither of which is its shield or is tied to another port: what lies on both alike
+ * does nothing to it. One for each side against the sleeve parts earths, and balances nothing.
+ */
 function isWinding({ circuit }: Part, port: PartPort): boolean {
+  const shield = `${port.id}.${shieldOf(port)}`;
   const own = new Set(contactsOf(port.connector).map((contact) => `${port.id}.${contact}`));
   const contactAt = (node: string): string | undefined => {
     if (own.has(node)) return node;
@@ -54,7 +64,7 @@ function isWinding({ circuit }: Part, port: PartPort): boolean {
       [e.c, e.d],
     ].some(([one = '', other = '']) => {
       const [x, y] = [contactAt(one), contactAt(other)];
-      return x !== undefined && y !== undefined && x !== y && !isTied(x) && !isTied(y);
+      return [x, y].every((one) => one !== undefined && one !== shield && !isTied(one)) && x !== y;
     });
   });
 }
