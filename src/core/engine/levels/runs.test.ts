@@ -111,8 +111,8 @@ describe('runs of lead', () => {
   });
 
   it('a transformer for each side against the sleeve parts earths and balances nothing', () => {
-    const [mixer, run, box] = ['mixer-monitor-fx', 'lead-headphones-aux', 'isolator-trs'].map(
-      (id) => findPart(id)!,
+    const [mixer, run, box] = ['mixer-monitor-fx', 'lead-headphones-aux', 'isolator-trs'].map((id) =>
+      findPart(id)!,
     );
     const way = [
       { part: mixer!, metres: 0, out: 'mon' },
