@@ -233,20 +233,20 @@ export const usbPort = (id: string, name: string, connector: Connector, gender: 
   portWith([id, name, connector], gender, 'both', USB_ROLES);
 
 /** A line or instrument input on a 6.35 mm socket; its switch says which. Typical impedances. */
-export const jackInput = (port: string, id: string, kind?: string): CircuitElement[] => [
-  {
-    kind: 'sense',
-    id,
-    a: `${port}.T`,
-    b: `${port}.R`,
-    ohms: kind === undefined ? 10_000 : { setting: kind, values: { line: 10_000, instrument: 1e6 } },
-    noise: -110,
-  },
-  // A balanced input: each leg to ground alike. A plug with one band grounds the ring itself.
-  { kind: 'resistor', a: `${port}.T`, b: `${port}.S`, ohms: 1e6 },
-  { kind: 'resistor', a: `${port}.R`, b: `${port}.S`, ohms: 1e6 },
-  { kind: 'wire', a: `${port}.S`, b: 'ground' },
-];
+export const jackInput = (port: string, id: string, kind?: string): CircuitElement[] => {
+  const ohms: Quantity =
+    kind === undefined ? LINE_LEG : { setting: kind, values: { line: LINE_LEG, instrument: 1e6 } };
+  return [
+    { kind: 'sense', id, a: `${port}.T`, b: `${port}.R`, ohms, noise: -110 },
+    // A balanced input: each leg to ground alike. A plug with one band grounds the ring itself.
+    { kind: 'resistor', a: `${port}.T`, b: `${port}.S`, ohms },
+    { kind: 'resistor', a: `${port}.R`, b: `${port}.S`, ohms },
+    { kind: 'wire', a: `${port}.S`, b: 'ground' },
+  ];
+};
+
+/** Between the legs of a line input, and from each to ground: with the ring grounded 10 kΩ, the usual figure. */
+const LINE_LEG = 20_000;
 
 /** Line or instrument, as a combo socket's switch has it. */
 export const lineOrInstrument = (id: string, name: string): SwitchSetting => ({

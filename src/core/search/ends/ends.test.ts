@@ -201,6 +201,20 @@ describe('a pick-up that is loaded is lost where it comes in, as the engine says
     expect(beyond('lead-jack-ts', 'a', 'headphone-amplifier', 'in')).toBe(0);
     expect(beyond('lead-headphones-aux', 'big', 'usb-sound-trs', 'mic')).toBe(0);
   });
+  it('nor does a lead with a third band spare it in a line socket: the leg that it leaves open has its own way to ground', () => {
+    expect(beyond('lead-jack-trs', 'a', 'mixer-monitor-fx', 'pair-1-left')).toBe(0);
+    const rig = layRig({
+      parts: {
+        s: 'guitar',
+        l: 'lead-jack-trs',
+        m: 'mixer-monitor-fx',
+        o: 'lead-headphones-aux',
+        r: 'recorder-small',
+      },
+      joints: ['s.out l.a', 'l.b m.pair-1-left', 'm.phones o.big', 'o.small r.mic'],
+    });
+    expect(settle(rig).judged.findings.map(({ code }) => code)).toContain('dull');
+  });
   it('an instrument input and a DI box do not', () => {
     expect(beyond('lead-jack-ts', 'a', 'interface-small', 'line-1')).toBeGreaterThan(0);
     expect(beyond('lead-jack-ts', 'a', 'di-active', 'in')).toBeGreaterThan(0);
