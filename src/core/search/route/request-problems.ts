@@ -13,7 +13,7 @@ export type RequestProblem =
   | { readonly code: 'malformed'; readonly at: string; readonly value: string; readonly expected: string }
   | { readonly code: 'unknown-part'; readonly at: string; readonly value: string }
   | { readonly code: 'unknown-app'; readonly at: string; readonly value: string }
-  | { readonly code: 'no-sound'; readonly at: string; readonly value: string }
+  | { readonly code: 'no-sound'; readonly at: string; readonly value: string; readonly isCarried: boolean }
   | { readonly code: 'no-recorder'; readonly at: string; readonly value: string }
   | { readonly code: 'nothing-goes-in'; readonly at: string; readonly value: string }
   | {
@@ -41,7 +41,7 @@ function* sourceProblems(request: RouteRequest): Problems {
     const part = partIn(request, source.part);
     if (!part) yield { code: 'unknown-part', at: `${at}/part`, value: quoteValue(source.part) };
     else if (!isSource(part) && !isSpoken(part) && !playsBack(part))
-      yield { code: 'no-sound', at: `${at}/part`, value: part.name };
+      yield { code: 'no-sound', at: `${at}/part`, value: part.name, isCarried: canBeCarried(part) };
     yield* unusableProblems(part, source.unusable, `${at}/unusable`);
     for (const [id, value] of Object.entries(source.settings ?? {})) {
       if (part && !canStand(part, id, value)) {
@@ -61,13 +61,16 @@ function* unusableProblems(part: Part | undefined, unusable: readonly string[] =
   }
 }
 
+/** A device for a digital port that brings no sound. */
+const canBeCarried = ({ bus }: Part): boolean => bus !== undefined && bus.captures.length === 0 && !bus.plays;
+
 /** What is carried along is a device that brings no sound. */
 function* carriedProblems(request: RouteRequest): Problems {
   for (const [index, id] of (request.carried ?? []).entries()) {
     const at = `/carried/${index}`;
     const part = partIn(request, id);
     if (!part) yield { code: 'unknown-part', at, value: quoteValue(id) };
-    else if (!part.bus || part.bus.captures.length > 0 || part.bus.plays) {
+    else if (!canBeCarried(part)) {
       const expected = 'must be a device for a digital port that brings no sound';
       yield { code: 'malformed', at, value: quoteValue(id), expected };
     }
@@ -185,7 +188,7 @@ export function sayRequestProblem(problem: RequestProblem): string {
     case 'unknown-app':
       return `${problem.at} is ${problem.value}; there is no such app class.`;
     case 'no-sound':
-      return `${problem.at} is “${problem.value}”, which gives no sound of its own.`;
+      return `${problem.at} is “${problem.value}”, which gives no sound of its own${problem.isCarried ? '; what stays plugged in beside the sound is named under “carried”' : ''}.`;
     case 'no-recorder':
       return `${problem.at} is “${problem.value}”, which records nothing.`;
     case 'nothing-goes-in':
