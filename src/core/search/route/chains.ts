@@ -1,6 +1,5 @@
 import { type Part, type PartPort, isPassiveLink } from '../../parts';
 import { isBare, type OpenEnd } from '../ends';
-import { copperKind } from './alike';
 import { boundsTo, type Bounds, type KnownBounds } from './bounds';
 import { Heap } from '../heap';
 import {
@@ -313,22 +312,8 @@ export class ChainFinder {
       if (Number.isFinite(weight)) found.push({ entry, least: plus(own, { ...NOTHING, weight }) });
     }
     found.sort((a, b) => compareCosts(a.least, b.least));
-    const once = this.onceEach(found);
-    this.onwards.set(key, once);
-    return once;
-  }
-
-  /** Of copper that does the same, what is owned and the cheapest to buy. */
-  private onceEach(list: readonly Onward[]): readonly Onward[] {
-    const seen = new Set<string>();
-    return list.filter(({ entry }) => {
-      const kind = copperKind(entry);
-      if (kind === undefined || (this.search.purse.drawer[entry.part.id] ?? 0) > 0) return true;
-      const name = `${this.isVia(entry.part)} ${kind}`;
-      if (seen.has(name)) return false;
-      seen.add(name);
-      return true;
-    });
+    this.onwards.set(key, found);
+    return found;
   }
 
   /** Lets what is at a place of a list wait for its turn, if that can still come. */
