@@ -1,7 +1,6 @@
 import { writeFileSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { By } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { layRig } from '../testing/lay-rig';
 import { violationsOn } from './axe';
@@ -36,7 +35,7 @@ describe('loudspeakers on the lens Returns', () => {
     writeFileSync(file, JSON.stringify(LOFT));
     await browser.driver.get(inject('address'));
     await page.find('//aside//*[@data-verdict]');
-    await browser.driver.findElement(By.css('input[type=file]')).sendKeys(file);
+    await page.importFile(file);
     await page.find('//h1[.="Sail-loft evening"]');
     await browser.driver.actions().sendKeys('4').perform();
   });

@@ -1,4 +1,4 @@
-import { By, Key } from 'selenium-webdriver';
+import { Key } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { violationsOn } from './axe';
 import { openBrowser, type Browser } from './browser';
@@ -80,7 +80,7 @@ describe('the lens Power', () => {
     await browser.driver.get(rigAt('launch-day-stream'));
     expect(await page.text(`${PANEL}//section[@aria-label="In this order"]//li[1]`)).toContain('phantom off');
     await page.click(`${PANEL}//section[@aria-label="With care"]//button`);
-    const care = await browser.driver.findElement(By.xpath(`${PANEL}//section[@aria-label="With care"]`));
+    const care = await page.find(`${PANEL}//section[@aria-label="With care"]`);
     expect(await care.isDisplayed()).toBe(false);
   });
 });

@@ -112,7 +112,7 @@ describe('a take that cannot be', () => {
     ftruncateSync(file, 3_000_000_044);
     closeSync(file);
     await open('');
-    await browser.driver.findElement(By.css('input[type=file][accept^="audio"]')).sendKeys(path);
+    await (await page.find('//input[@type="file"][starts-with(@accept, "audio")]')).sendKeys(path);
     await page.find('//p[@role="status"][contains(., "Reading day.wav")]');
     const share = async () => Number(/(\d+) %/.exec(await page.text('//p[@role="status"]'))?.[1]);
     await browser.driver.wait(async () => (await share()) >= 1, 30_000);

@@ -198,7 +198,7 @@ describe.each(CATALOGUE.map((part) => [part.id, part] as const))('%s', (_, part)
     const netlist = { elements: netElements(rig), paths: netPaths(rig), touches: [] };
     const nets = mergeNets(netlist);
     expect(solveDirect(nets).singular).toEqual([]);
-    expect(blocks(nets, nets.branches).component.size).toBe(nets.count);
+    expect(blocks(nets, nets.branches).component.length).toBe(nets.count);
     const deck = spiceDeck(netlist, () => true);
     expect(deck.lines.filter((line) => /NaN|undefined/.test(line))).toEqual([]);
     expect(laidParts(rig)).toHaveLength(1);

@@ -93,8 +93,8 @@ export function solveAlternating(
   };
   const { component } = network.split;
   const joined = (from: number | undefined, to: number | undefined): from is number =>
-    from !== undefined && to !== undefined && component.get(from) === component.get(to);
-  const reaches = (source: string, where: string | undefined): boolean => {
+    from !== undefined && to !== undefined && component[from] === component[to];
+  const reaches = (source: string, where: number | undefined): boolean => {
     const volts = excitedBy(source);
     return network.excitersIn(where).some((exciter) => volts.has(exciter));
   };
@@ -123,7 +123,7 @@ export function solveAlternating(
     gain: (source, from, to) => {
       if (!joined(from, to) || to === undefined) return undefined;
       const sum = sumOf(source, from, to);
-      return isNothing(sum) && !reaches(source, component.get(from)) ? undefined : sum;
+      return isNothing(sum) && !reaches(source, component[from]) ? undefined : sum;
     },
   };
 }

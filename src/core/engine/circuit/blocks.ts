@@ -1,6 +1,6 @@
 import { biconnected, type Component, type Edge } from './biconnected';
 import type { Branch, Nets } from './nets';
-import { UnionFind } from './union-find';
+import { NumberSets } from './union-find';
 
 /**
  * Branches that are solved together. What hangs on the rest of the circuit by one net only is a block of its own: no
@@ -10,7 +10,7 @@ import { UnionFind } from './union-find';
 export interface Block {
   /** Unknown nets; the net by which the block hangs on the rest is not among them. */
   readonly nets: readonly number[];
-  /** In place of the nets at which it hangs the branches bear numbers of `zeros`, which are at zero volts. */
+  /** Ends that are numbers of `zeros` are at zero volts: the net at which it hangs, or a number in its place. */
   readonly branches: readonly Branch[];
   readonly zeros: ReadonlySet<number>;
   /** The branch of the rig of which one of the block's is the copy. */
@@ -27,13 +27,11 @@ export interface Split {
   readonly blocks: readonly Block[];
   /** One net of each connected component, its busiest: at zero volts. */
   readonly references: ReadonlySet<number>;
-  /** Which connected component a net belongs to: only within one can voltages be compared. */
-  readonly component: ReadonlyMap<number, string>;
+  /** Which connected component each net belongs to: only within one can voltages be compared. */
+  readonly component: readonly number[];
   /** From a net to its reference: the voltages of these nets, each in its block, add up to the net's own. */
   readonly path: (net: number) => readonly NetInBlock[];
 }
-
-const key = (net: number) => String(net);
 
 /** The nets of each winding of a branch: what it joins conductively. */
 export const endsOf = (branch: Branch): readonly (readonly [number, number])[] =>
@@ -45,17 +43,16 @@ export const endsOf = (branch: Branch): readonly (readonly [number, number])[] =
     : [[branch.from, branch.to]];
 
 /** The busiest net of each connected component. */
-function chooseReferences(nets: Nets, edges: readonly Edge[], component: readonly string[]): Set<number> {
-  const degree = new Array<number>(nets.count).fill(0);
+function chooseReferences(count: number, edges: readonly Edge[], component: readonly number[]): Set<number> {
+  const degree = new Array<number>(count).fill(0);
   for (const { from, to } of edges) {
     degree[from] = (degree[from] ?? 0) + 1;
     degree[to] = (degree[to] ?? 0) + 1;
   }
-  const best = new Map<string, number>();
-  for (let net = 0; net < nets.count; net += 1) {
-    const current = best.get(component[net] ?? '');
-    if (current === undefined || (degree[net] ?? 0) > (degree[current] ?? 0))
-      best.set(component[net] ?? '', net);
+  const best = new Map<number, number>();
+  for (const [net, root] of component.entries()) {
+    const current = best.get(root);
+    if (current === undefined || (degree[net] ?? 0) > (degree[current] ?? 0)) best.set(root, net);
   }
   return new Set(best.values());
 }
@@ -65,29 +62,35 @@ interface Winding extends Edge {
   readonly branch: number;
 }
 
-const windingsOf = (branches: readonly Branch[]): Winding[] =>
-  branches.flatMap((branch, index) => endsOf(branch).map(([from, to]) => ({ branch: index, from, to })));
+function windingsOf(branches: readonly Branch[]): Winding[] {
+  const found: Winding[] = [];
+  for (const [index, { from, to, winding }] of branches.entries()) {
+    found.push({ branch: index, from, to });
+    if (winding) found.push({ branch: index, from: winding.from, to: winding.to });
+  }
+  return found;
+}
 
-/** Components that a transformer couples, together; by the number of the first. */
-function coupled(components: readonly Component[], windings: readonly Winding[]): Map<string, number[]> {
-  const together = new UnionFind();
+/** Components that a transformer couples, together, in the order of the first of each. */
+function coupled(components: readonly Component[], windings: readonly Winding[]): number[][] {
+  const together = new NumberSets(components.length);
   const byBranch = new Map<number, number>();
   for (const [index, component] of components.entries()) {
     for (const edge of component.edges) {
       const branch = windings[edge]?.branch ?? -1;
       const other = byBranch.get(branch);
-      if (other !== undefined) together.union(key(index), key(other));
+      if (other !== undefined) together.union(index, other);
       byBranch.set(branch, index);
     }
   }
-  const groups = new Map<string, number[]>();
+  const groups = new Map<number, number[]>();
   for (let index = 0; index < components.length; index += 1) {
-    const root = together.find(key(index));
+    const root = together.find(index);
     const group = groups.get(root);
     if (group) group.push(index);
     else groups.set(root, [index]);
   }
-  return groups;
+  return [...groups.values()];
 }
 
 /** The number that stands for the net at which a component hangs. */
@@ -99,6 +102,30 @@ function renamed(branch: Branch, ends: readonly (readonly [number, number])[]): 
   return { ...branch, from, to, ...(winding && { winding: { from: winding[0], to: winding[1] } }) };
 }
 
+const itself = (branch: Branch): Branch => branch;
+
+/** Most blocks are one component: its branches as they are, the net at which it hangs at zero volts. */
+function plainBlock(
+  { root, edges }: Component,
+  windings: readonly Winding[],
+  branches: readonly Branch[],
+): Block {
+  const nets = new Set<number>();
+  const own: Branch[] = [];
+  let last = -1;
+  for (const edge of Int32Array.from(edges).sort()) {
+    const winding = windings[edge];
+    const branch = winding && branches[winding.branch];
+    if (!branch) continue;
+    if (winding.from !== root) nets.add(winding.from);
+    if (winding.to !== root) nets.add(winding.to);
+    if (winding.branch !== last) own.push(branch);
+    last = winding.branch;
+  }
+  return { nets: [...nets], zeros: new Set([root]), branches: own, original: itself };
+}
+
+/** Components that a transformer couples: each hangs at a zero of its own, though they be the same net. */
 function buildBlock(
   group: readonly number[],
   components: readonly Component[],
@@ -143,6 +170,8 @@ function buildBlock(
   };
 }
 
+const NOWHERE: Component = { root: -1, edges: [] };
+
 const whole = new WeakMap<Nets, Split>();
 
 /** All branches of a rig, split; computed once. */
@@ -155,19 +184,23 @@ export function allBlocks(nets: Nets): Split {
 /** Splits the nets by the branches given, those that conduct. */
 export function blocks(nets: Nets, branches: readonly Branch[]): Split {
   const windings = windingsOf(branches);
-  const joined = new UnionFind();
-  for (const { from, to } of windings) joined.union(key(from), key(to));
-  const componentOf = Array.from({ length: nets.count }, (_, net) => joined.find(key(net)));
-  const references = chooseReferences(nets, windings, componentOf);
+  const joined = new NumberSets(nets.count);
+  for (const { from, to } of windings) joined.union(from, to);
+  const component = Array.from({ length: nets.count }, (_, net) => joined.find(net));
+  const references = chooseReferences(nets.count, windings, component);
   const components = biconnected(nets.count, windings, references);
   const home = new Map<number, NetInBlock & { readonly root: number }>();
-  const built = [...coupled(components, windings).values()].map((group) => {
-    const block = buildBlock(group, components, windings, branches);
+  const built = coupled(components, windings).map((group) => {
+    const [only] = group.length === 1 ? group.map((index) => components[index]) : [];
+    const block = only
+      ? plainBlock(only, windings, branches)
+      : buildBlock(group, components, windings, branches);
     for (const index of group) {
-      const component = components[index];
-      for (const edge of component?.edges ?? []) {
-        for (const net of [windings[edge]?.from ?? -1, windings[edge]?.to ?? -1])
-          if (component && net !== component.root) home.set(net, { block, net, root: component.root });
+      const { root, edges } = components[index] ?? NOWHERE;
+      for (const edge of edges) {
+        const { from, to } = windings[edge] ?? { from: root, to: root };
+        if (from !== root) home.set(from, { block, net: from, root });
+        if (to !== root) home.set(to, { block, net: to, root });
       }
     }
     return block;
@@ -184,7 +217,7 @@ export function blocks(nets: Nets, branches: readonly Branch[]): Split {
   return {
     blocks: built,
     references,
-    component: new Map(componentOf.map((component, net) => [net, component])),
+    component,
     path,
   };
 }

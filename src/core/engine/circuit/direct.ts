@@ -87,7 +87,7 @@ export function solveDirect(nets: Nets): DirectSolution {
     },
     between: (plus, minus) => {
       if (plus === undefined || minus === undefined) return undefined;
-      if (split.component.get(plus) !== split.component.get(minus)) return undefined;
+      if (split.component[plus] !== split.component[minus]) return undefined;
       const [p, m] = [against(plus), against(minus)];
       return p === undefined || m === undefined ? undefined : volts(p - m);
     },

@@ -6,7 +6,7 @@ import { mergeNets, type Nets } from './nets';
 import type { NetElement, TouchLink } from './netlist';
 import { noiseAnswers, type NoiseAnswers, type Port } from './noise-answers';
 import { wiring, type Wiring } from './paths';
-import { ZERO, buildSystem, magnitude, minus, plus, type Phasor, type Response } from './system';
+import { ZERO, buildSystem, isReactive, magnitude, minus, plus, type Phasor, type Response } from './system';
 
 /** How the block of an exciter answers to one volt of it. */
 export interface Answer {
@@ -23,16 +23,21 @@ export const NOTHING_COMES = 1e-9;
 interface Places {
   readonly exciters: ReadonlyMap<string, Exciter>;
   readonly blockOf: ReadonlyMap<string, Block>;
-  readonly componentsOf: ReadonlyMap<string, ReadonlySet<string | undefined>>;
+  /** The blocks that answer alike at every frequency. */
+  readonly steady: ReadonlySet<Block>;
+  readonly componentsOf: ReadonlyMap<string, ReadonlySet<number | undefined>>;
 }
 
 function placesOf(split: Split): Places {
   const exciters = new Map<string, Exciter>();
   const blockOf = new Map<string, Block>();
-  const componentsOf = new Map<string, ReadonlySet<string | undefined>>();
+  const componentsOf = new Map<string, ReadonlySet<number | undefined>>();
+  const steady = new Set<Block>();
   for (const block of split.blocks) {
+    if (!block.branches.some(isExciter)) continue;
+    if (!isReactive(block)) steady.add(block);
     // A transformer carries a source to a component in which it does not itself stand.
-    const components = new Set(block.nets.map((net) => split.component.get(net)));
+    const components = new Set(block.nets.map((net) => split.component[net]));
     for (const branch of block.branches) {
       if (!isExciter(branch)) continue;
       exciters.set(branch.id, branch);
@@ -40,7 +45,7 @@ function placesOf(split: Split): Places {
       componentsOf.set(branch.id, components);
     }
   }
-  return { exciters, blockOf, componentsOf };
+  return { exciters, blockOf, steady, componentsOf };
 }
 
 /**
@@ -56,9 +61,9 @@ const NOBODY: readonly string[] = [];
 const MOST_NETS = 2 ** 24;
 
 function inhabitants(
-  componentsOf: ReadonlyMap<string, ReadonlySet<string | undefined>>,
-): ReadonlyMap<string | undefined, readonly string[]> {
-  const found = new Map<string | undefined, string[]>();
+  componentsOf: ReadonlyMap<string, ReadonlySet<number | undefined>>,
+): ReadonlyMap<number | undefined, readonly string[]> {
+  const found = new Map<number | undefined, string[]>();
   for (const [exciter, components] of componentsOf) {
     for (const component of components) {
       const known = found.get(component);
@@ -68,6 +73,21 @@ function inhabitants(
   }
   return found;
 }
+
+function listenersOf(split: Split, senses: readonly SenseBranch[]): Map<Block, SenseBranch[]> {
+  const found = new Map<Block, SenseBranch[]>();
+  for (const sense of senses) {
+    for (const { block } of [...split.path(sense.from), ...split.path(sense.to)]) {
+      const known = found.get(block);
+      if (!known) found.set(block, [sense]);
+      else if (known.at(-1) !== sense) known.push(sense);
+    }
+  }
+  return found;
+}
+
+/** Any frequency but none: what answers alike at all of them answers so at this one. */
+const STEADY = 1;
 
 export class Network {
   private readonly circuit: {
@@ -124,12 +144,19 @@ export class Network {
   }
 
   /** Connected components that each exciter's block reaches. */
-  get componentsOf(): ReadonlyMap<string, ReadonlySet<string | undefined>> {
+  get componentsOf(): ReadonlyMap<string, ReadonlySet<number | undefined>> {
     return this.places.componentsOf;
   }
 
+  /** The frequency under which an exciter's answer is kept: one for all where nothing in its block is reactive. */
+  private slot(exciter: string, omega: number): number {
+    const block = this.places.blockOf.get(exciter);
+    return block && this.places.steady.has(block) ? STEADY : omega;
+  }
+
   /** How an exciter's block answers to one volt of it; found when first asked for. */
-  answer(exciter: string, omega: number): Answer | undefined {
+  answer(exciter: string, frequency: number): Answer | undefined {
+    const omega = this.slot(exciter, frequency);
     const at = this.answered.get(omega) ?? new Map<string, Answer>();
     this.answered.set(omega, at);
     const known = at.get(exciter);
@@ -161,9 +188,9 @@ export class Network {
     return minus(this.at(exciter, from, omega), this.at(exciter, to, omega));
   }
 
-  private madeInhabitants?: ReadonlyMap<string | undefined, readonly string[]>;
+  private madeInhabitants?: ReadonlyMap<number | undefined, readonly string[]>;
   /** The exciters that reach a connected component. */
-  excitersIn(component: string | undefined): readonly string[] {
+  excitersIn(component: number | undefined): readonly string[] {
     this.madeInhabitants ??= inhabitants(this.componentsOf);
     return this.madeInhabitants.get(component) ?? NOBODY;
   }
@@ -176,7 +203,7 @@ export class Network {
     const key = from * MOST_NETS + to;
     const known = at.get(key);
     if (known) return known;
-    const found = this.excitersIn(this.split.component.get(from)).flatMap((exciter) => {
+    const found = this.excitersIn(this.split.component[from]).flatMap((exciter) => {
       const gain = this.across(exciter, from, to, omega);
       return gain.re === 0 && gain.im === 0 ? [] : [[exciter, gain] as const];
     });
@@ -184,14 +211,22 @@ export class Network {
     return found;
   }
 
+  private madeListening?: ReadonlyMap<Block, readonly SenseBranch[]>;
+  /** The senses on the way to whose nets each block lies: nobody else hears what is in it. */
+  private get listening(): ReadonlyMap<Block, readonly SenseBranch[]> {
+    return (this.madeListening ??= listenersOf(this.split, [...this.senses.values()]));
+  }
+
   /** What an exciter brings to each sense, where anything comes. */
-  toSenses(exciter: string, omega: number): readonly (readonly [sense: string, gain: Phasor])[] {
+  toSenses(exciter: string, frequency: number): readonly (readonly [sense: string, gain: Phasor])[] {
+    const omega = this.slot(exciter, frequency);
     const at = this.coupled.get(omega) ?? new Map<string, readonly (readonly [string, Phasor])[]>();
     this.coupled.set(omega, at);
     const known = at.get(exciter);
     if (known) return known;
     const found: (readonly [string, Phasor])[] = [];
-    for (const [id, { from, to }] of this.senses) {
+    const block = this.places.blockOf.get(exciter);
+    for (const { id, from, to } of (block && this.listening.get(block)) ?? []) {
       const gain = this.across(exciter, from, to, omega);
       if (magnitude(gain) >= NOTHING_COMES) found.push([id, gain]);
     }

@@ -20,3 +20,27 @@ export class UnionFind {
     if (rootA !== rootB) this.parent.set(rootA, rootB);
   }
 }
+
+/** Disjoint sets of the numbers from 0, in the same way. */
+export class NumberSets {
+  private readonly parent: Int32Array;
+
+  constructor(count: number) {
+    this.parent = Int32Array.from({ length: count }, (_, number) => number);
+  }
+
+  find(member: number): number {
+    let at = member;
+    for (;;) {
+      const up = this.parent[at] ?? at;
+      if (up === at) return at;
+      const upper = this.parent[up] ?? up;
+      this.parent[at] = upper;
+      at = upper;
+    }
+  }
+
+  union(a: number, b: number): void {
+    this.parent[this.find(a)] = this.find(b);
+  }
+}

@@ -30,8 +30,16 @@ export interface ContactMaximum extends Maximum {
   readonly minus: string;
 }
 
+const known = new WeakMap<Part, readonly ContactMaximum[]>();
+
 /** Every absolute maximum of a part: of each contact of its ports against that port's ground, and those of its own. */
-export function maximumsOf(part: Part): ContactMaximum[] {
+export function maximumsOf(part: Part): readonly ContactMaximum[] {
+  const found = known.get(part) ?? listed(part);
+  known.set(part, found);
+  return found;
+}
+
+function listed(part: Part): ContactMaximum[] {
   const byPort = part.ports.flatMap((port) => {
     const maximum = maximumOf(port);
     const roles = Object.entries(port.roles ?? {}) as [Contact, string][];
