@@ -3,7 +3,7 @@ export { SEVERITIES, facesOf, findingKey, isAmong, isLike, severityRank, sources
 export type { Aspect, Assumption, Check, Cure, PowerQuestion } from './check';
 export type { FindingCode } from './all';
 export { CHECKS, FINDING_CODES } from './all';
-export { checkOf, runChecks } from './run';
+export { checkOf, runChecks, stillFinds } from './run';
 export { LOST_DB } from './dull';
 export { FAINTEST } from './faint';
 export { LEAST_HEADROOM, LEAST_OVER_NOISE } from './levels';

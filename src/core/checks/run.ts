@@ -1,7 +1,7 @@
 import type { Facts } from '../engine';
 import { CHECKS } from './all';
 import type { Check } from './check';
-import { findingKey, severityRank, sourcesOf, type Finding } from './finding';
+import { facesOf, findingKey, severityRank, sourcesOf, type Finding } from './finding';
 
 const BY_CODE: ReadonlyMap<string, Check> = new Map(CHECKS.map((check) => [check.code, check]));
 const ORDER: ReadonlyMap<string, number> = new Map(CHECKS.map(({ code }, index) => [code, index]));
@@ -16,6 +16,14 @@ const findingsOf = (check: Check, facts: Facts, others: readonly Facts[]): Findi
     severity: found.severity ?? check.severity[0],
     origin: found.origin ?? check.origin,
   }));
+
+/** Whether a check by itself still finds something: then all checks together would. Not for those of the last resort, which give way to others. */
+export function stillFinds(finding: Finding, [nominal, ...others]: readonly [Facts, ...Facts[]]): boolean {
+  const check = checkOf(finding.code);
+  if (!check || check.lastResort) return false;
+  const keys = new Set(findingsOf(check, nominal, others).flatMap(facesOf).map(findingKey));
+  return facesOf(finding).every((face) => keys.has(findingKey(face)));
+}
 
 /** Sources that do not get through and for which nothing says why. */
 function unexplained(found: readonly Finding[]): (finding: Finding) => boolean {

@@ -209,6 +209,7 @@ export function readFacts(base: RigFacts, reading: Reading): Facts {
   const arrivals = arrivalsAt(base, inputs);
   const playing = sounding.filter((s) => s.kind === 'signal' && s.hears === 'playback');
   const { sources } = rig.purpose;
+  let heard: readonly Listener[] | undefined;
   return {
     ...base,
     reading,
@@ -224,14 +225,30 @@ export function readFacts(base: RigFacts, reading: Reading): Facts {
     playing,
     inputs,
     arrivals,
-    listeners: listeners({ nets, alternating, playing, voices, arrivals, laid, playsAt, sources }),
+    get listeners() {
+      heard ??= listeners({ nets, alternating, playing, voices, arrivals, laid, playsAt, sources });
+      return heard;
+    },
   };
 }
 
-/** Facts of every reading, the likeliest first. */
-export function allFacts(rig: Rig, assumed?: Assumptions): readonly [Facts, ...Facts[]] {
-  const base = rigFacts(rig, assumed);
-  const [nominal, ...others] = base.readings.map((reading) => readFacts(base, reading));
-  if (!nominal) throw new Error(`rig "${rig.id}": no reading of its joints`);
-  return [nominal, ...others];
+/** Facts of the likeliest reading, and of every reading once they are asked for. */
+export interface FactsInTurn {
+  readonly nominal: Facts;
+  readonly all: () => readonly [Facts, ...Facts[]];
 }
+
+/** What the likeliest reading says, before anything is spent on the others. */
+export function factsInTurn(rig: Rig, assumed?: Assumptions): FactsInTurn {
+  const base = rigFacts(rig, assumed);
+  const [likeliest, ...others] = base.readings;
+  if (!likeliest) throw new Error(`rig "${rig.id}": no reading of its joints`);
+  const nominal = readFacts(base, likeliest);
+  let known: readonly [Facts, ...Facts[]] | undefined;
+  const all = () => (known ??= [nominal, ...others.map((reading) => readFacts(base, reading))]);
+  return { nominal, all };
+}
+
+/** Facts of every reading, the likeliest first. */
+export const allFacts = (rig: Rig, assumed?: Assumptions): readonly [Facts, ...Facts[]] =>
+  factsInTurn(rig, assumed).all();

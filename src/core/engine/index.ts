@@ -1,2 +1,2 @@
 export type { Facts } from './facts';
-export { allFacts } from './facts';
+export { allFacts, factsInTurn, type FactsInTurn } from './facts';

@@ -46,8 +46,17 @@ function matePhone(plug: PhoneConnector, jack: PhoneConnector): Mating {
   return { fits: true, touches, uncertain: touches.some((touch) => touch.plug.length > 1) };
 }
 
+const known = new Map<string, Mating>();
+
 /** Which plug contact each jack spring touches with the plug fully home; never throws, a misfit is an answer. */
 export function mate(plug: Fitting, jack: Fitting): Mating {
+  const key = `${plug.gender} ${plug.connector} ${jack.gender} ${jack.connector}`;
+  const found = known.get(key) ?? mated(plug, jack);
+  known.set(key, found);
+  return found;
+}
+
+function mated(plug: Fitting, jack: Fitting): Mating {
   if (plug.gender === jack.gender) {
     return { fits: false, misfit: plug.gender === 'plug' ? 'two-plugs' : 'two-jacks' };
   }

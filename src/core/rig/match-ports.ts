@@ -18,6 +18,7 @@ export function matchPorts(part: Part, fars: readonly PartPort[]): string[][] {
   return unlike(part.ports)
     .filter((port) => mate(port, first).fits)
     .flatMap((port) => {
+      if (rest.length === 0) return [[port.id]];
       const shut = portsInOpening(part, port);
       const left: Part = { ...part, ports: part.ports.filter((p) => !shut.includes(p)) };
       return matchPorts(left, rest).map((tail) => [port.id, ...tail]);

@@ -5,11 +5,12 @@ import {
   isLike,
   severityRank,
   sourcesOf,
+  stillFinds,
   type Cure,
   type Finding,
 } from '../../checks';
-import { allFacts, type Facts } from '../../engine';
-import { bareOutcomeFrom, outcomeOf, verdictRank, type Outcome } from '../../judge';
+import { allFacts, factsInTurn, type Facts, type FactsInTurn } from '../../engine';
+import { bareOutcomeFrom, outcomeOf, verdictOf, verdictRank, type Outcome } from '../../judge';
 import { applyEdit, partOf, type Rig, type RigEdit } from '../../rig';
 import { TARGET_PEAK } from '../settings/targets';
 import type { Drawer } from '../drawer';
@@ -84,6 +85,9 @@ const sameKind = (fix: Fix): string => `${fix.edit.kind} ${fix.part ?? JSON.stri
 /** Nothing is left to complain of. */
 const isPerfect = ({ outcome }: Fix): boolean => outcome.verdict === 'clean' && spoilt(outcome) === 0;
 
+/** What an edit leaves of a rig. */
+type Left = Pick<Fix, 'outcome' | 'rooms'>;
+
 /** Tries edits on one rig for one finding; each at most once, and none once the time is over. */
 class Trial {
   private readonly before: Outcome;
@@ -103,18 +107,27 @@ class Trial {
     this.known = keysOf(this.before);
   }
 
-  private after(edit: RigEdit): { readonly outcome: Outcome; readonly rooms: number } | undefined {
+  /** What an edit leaves; nothing where the time is over, or where it is seen early that it is no cure. */
+  private after(edit: RigEdit, isVain: (found: FactsInTurn) => boolean): Left | undefined {
     this.late ||= this.spent();
     if (this.late) return undefined;
     this.count += 1;
-    const facts = allFacts(applyEdit(this.rig, edit));
-    const [before, after] = [this.facts[0], facts[0]];
-    if (cutsCharge([edit], before, after) || silencesRoom([this.finding], before, after)) return undefined;
-    return { outcome: bareOutcomeFrom(facts), rooms: roomsHeard(after) };
+    const found = factsInTurn(applyEdit(this.rig, edit));
+    const [before] = this.facts;
+    const { nominal, all } = found;
+    if (isVain(found)) return undefined;
+    if (cutsCharge([edit], before, nominal) || silencesRoom([this.finding], before, nominal))
+      return undefined;
+    return { outcome: bareOutcomeFrom(all()), rooms: roomsHeard(nominal) };
   }
 
+  /** Whether something is not recorded that was, or the finding is there still: whatever else is found then, it is no cure. */
+  private readonly isNoCure = ({ nominal, all }: FactsInTurn): boolean =>
+    verdictRank(verdictOf([], nominal.arrivals)) > verdictRank(this.before.verdict) ||
+    stillFinds(this.finding, all());
+
   readonly prove = (edit: RigEdit): Fix[] => {
-    const found = this.after(edit);
+    const found = this.after(edit, this.isNoCure);
     return found && cures(this.before, found.outcome, this.finding)
       ? [{ ...priced(this.rig, edit, this.drawer), ...found }]
       : [];
@@ -157,7 +170,7 @@ class Trial {
   };
 
   private readonly removes = (edit: RigEdit): boolean => {
-    const found = this.after(edit);
+    const found = this.after(edit, () => false);
     const left = found && keysOf(found.outcome);
     return left !== undefined && facesOf(this.finding).some((face) => !left.has(findingKey(face)));
   };
