@@ -32,7 +32,8 @@ export interface Arrival {
 /** The channels that carry a source, the loudest and those that are little under it. */
 export function carrying(channels: readonly InputChannel[], source: string): readonly InputChannel[] {
   const loudest = Math.max(...channels.map((c) => peakOf(c, source)));
-  return channels.filter((c) => isAudible(c, source) && peakOf(c, source) >= loudest - SIDE_WITHIN);
+  // What is dear, its noise, is asked last.
+  return channels.filter((c) => peakOf(c, source) >= loudest - SIDE_WITHIN && isAudible(c, source));
 }
 
 /** Which sides of what is recorded carry a source. Several tracks are mono, each. */

@@ -1,4 +1,5 @@
-import { outcomeOf, type Outcome } from '../../judge';
+import { allFacts } from '../../engine';
+import { bareOutcomeFrom, type Outcome } from '../../judge';
 import { servesLike, type Part } from '../../parts';
 import { applyEdit, laidParts, likest, partsFor, swapEdits, type Rig, type RigEdit } from '../../rig';
 import { moves } from './at-hand';
@@ -12,11 +13,14 @@ export interface Option {
   readonly untried?: number;
 }
 
+/** What a list says of a rig: what comes of it, whatever is whose consequence. */
+const shownOf = (rig: Rig): Outcome => bareOutcomeFrom(allFacts(rig));
+
 /** Each edit with what the rig would then do. */
 export const outcomesOf = (rig: Rig, edits: readonly RigEdit[]): Option[] =>
   edits.map((edit) => {
     const part = 'to' in edit && edit.kind === 'swap' ? edit.to : edit.kind === 'add' ? edit.part : undefined;
-    return { edit, ...(part !== undefined && { part }), outcome: outcomeOf(applyEdit(rig, edit)) };
+    return { edit, ...(part !== undefined && { part }), outcome: shownOf(applyEdit(rig, edit)) };
   });
 
 /** A part with more ways of being plugged shows so many of them: a desk in the place of a coupler has seventy. */
@@ -64,5 +68,5 @@ export function swapOptions(rig: Rig, placedId: string): Option[] {
 export function moveOptions(rig: Rig, placedId: string): Option[] {
   const laid = laidParts(rig).find((l) => l.placed.id === placedId);
   if (!laid) return [];
-  return moves(rig, laid).map((edit) => ({ edit, outcome: outcomeOf(applyEdit(rig, edit)) }));
+  return moves(rig, laid).map((edit) => ({ edit, outcome: shownOf(applyEdit(rig, edit)) }));
 }
