@@ -1,4 +1,4 @@
-import { findPart, type Part, type PartPort } from '../src/core/parts';
+import { findPart, isPassiveLink, type Part, type PartPort } from '../src/core/parts';
 import { kindOfChain } from '../src/core/search/route/chains';
 import { withJoint, withPiece, type Layout } from '../src/core/search/route/layout';
 import type { Found } from '../src/core/search/route/rank';
@@ -33,7 +33,8 @@ const legsOf = (
       !isRigid(source, from, steps, goal, to) && !hangsLong(steps, request.drawer) && from.direction !== 'in',
   );
 
-function lay(begun: Layout, legs: readonly Laid[]): Layout | undefined {
+/** `copper`: the piece in the middle where that is copper, and its sockets make no other way. */
+function lay(begun: Layout, legs: readonly Laid[], copper?: string): Layout | undefined {
   const used = new Set<string>();
   let layout = begun;
   for (const { start, end, leg } of legs) {
@@ -47,7 +48,8 @@ function lay(begun: Layout, legs: readonly Laid[]): Layout | undefined {
       at = { part: added.id, port: step.exit.id };
     }
     layout = withJoint(layout, at, { part: end, port: leg.to.id });
-    layout = { ...layout, kind: `${layout.kind} ${kindOfChain(leg.from, leg.steps, leg.to)}` };
+    const [from, to] = [start === copper ? undefined : leg.from, end === copper ? undefined : leg.to];
+    layout = { ...layout, kind: `${layout.kind} ${kindOfChain(from, leg.steps, to)}` };
   }
   return layout;
 }
@@ -94,12 +96,16 @@ export function exhaustiveJoins(
     return piece.part;
   };
   const layouts: Layout[] = [];
-  const tryAll = (begun: Layout, ways: readonly (readonly [string, Part, string, Part])[]): boolean => {
+  const tryAll = (
+    begun: Layout,
+    ways: readonly (readonly [string, Part, string, Part])[],
+    copper?: string,
+  ): boolean => {
     const lists = ways.map(([start, source, end, goal]) =>
       legsOf(source, parts, goal, longest, request).map((leg): Laid => ({ start, end, leg })),
     );
     for (const choice of choices(lists)) {
-      const layout = lay(begun, choice);
+      const layout = lay(begun, choice, copper);
       if (layout) layouts.push(layout);
       if (layouts.length > most) return false;
     }
@@ -126,7 +132,9 @@ export function exhaustiveJoins(
       ...bare.sources.map((source) => [source, at(source), placed.id, middle] as const),
       ...bare.recorders.map((host) => [placed.id, middle, host, at(host)] as const),
     ];
-    if (!tryAll({ ...placed.layout, kind: middle.id }, ways)) return undefined;
+    const isCopper = isPassiveLink(middle);
+    const begun = { ...placed.layout, kind: isCopper ? 'copper' : middle.id };
+    if (!tryAll(begun, ways, isCopper ? placed.id : undefined)) return undefined;
   }
   return bestOfAll(request, layouts, parts, 2 * longest + 2);
 }

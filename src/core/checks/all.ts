@@ -25,6 +25,7 @@ import { mayStarve } from './may-starve';
 import { micContactOpen } from './mic-contact-open';
 import { micLineLoaded } from './mic-line-loaded';
 import { micLineUnsure } from './mic-line-unsure';
+import { sidesExchanged } from './sides-exchanged';
 import { sidesTied } from './sides-tied';
 import { micLineShorted } from './mic-line-shorted';
 import { monitorOff } from './monitor-off';
@@ -138,6 +139,7 @@ export const CHECKS = [
   recordsCallers,
   micLineUnsure,
   sidesTied,
+  sidesExchanged,
   contactsExchanged,
   uncertainContact,
 ] as const;

@@ -5,6 +5,8 @@ import type { Finding, Origin, Severity } from './finding';
 export type Cure =
   /** A plug of the way to another socket, or a lead turned round. */
   | 'plug'
+  /** Two plugs, each into the socket of the other. */
+  | 'exchange'
   /** A free plug into a free socket, where nothing leads on. */
   | 'join'
   /** What is worn to listen, to another socket. */

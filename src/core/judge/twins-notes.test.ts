@@ -49,6 +49,13 @@ const played = (lead: 'lead-line-mono-both' | 'lead-breakout-jacks'): RigSketch 
   ],
 });
 
+/** A keyboard into a recorder, its two plugs each in its own socket or in the other's. */
+const keyboard = (left: 'left' | 'right', right: 'left' | 'right'): RigSketch => ({
+  parts: { keys: 'keyboard', l: 'lead-jack-ts', r: 'lead-jack-ts', recorder: 'recorder-line' },
+  joints: [`l.a keys.${left}`, 'l.b recorder.line-left', `r.a keys.${right}`, 'r.b recorder.line-right'],
+  settings: { recorder: { record: -6 } },
+});
+
 const packOn = (phone: string): RigSketch => ({
   parts: { receiver: 'receiver-trs', patch: 'patch-trs-trrs', phone },
   joints: ['receiver.out patch.trs', 'patch.trrs phone.jack'],
@@ -122,6 +129,12 @@ const NOTES: readonly (readonly [name: string, code: string, noted: RigSketch, s
     'sides-tied',
     played('lead-line-mono-both'),
     played('lead-breakout-jacks'),
+  ],
+  [
+    'a keyboard with its two plugs in one another’s sockets, and each in its own',
+    'sides-exchanged',
+    keyboard('right', 'left'),
+    keyboard('left', 'right'),
   ],
   [
     'a headset in the headphone socket of an interface, and plain headphones there',

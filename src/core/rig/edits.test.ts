@@ -145,6 +145,27 @@ describe('edits', () => {
     expect(applyEdit(moved, clash)).toBe(moved);
   });
 
+  it('two plugs at one part change places, and do so once more; what would not fit stays', () => {
+    const keys = layRig({
+      parts: { keys: 'keyboard', l: 'lead-jack-ts', r: 'lead-jack-ts', pack: 'receiver-trs' },
+      joints: ['l.a keys.left', 'r.a keys.right'],
+    });
+    const [left, right] = ['left', 'right'].map((port) => ({ part: 'keys', port }));
+    const move: RigEdit = { kind: 'move', joint: 'j1', from: left!, to: right! };
+    const exchanged = applyEdit(keys, move);
+    expect(exchanged.joints.map(({ plug, jack }) => `${plug.part} ${jack.port}`)).toEqual([
+      'l right',
+      'r left',
+    ]);
+    expect(applyEdit(exchanged, { ...move, from: right!, to: left! })).toEqual(keys);
+    const mixer = layRig({
+      parts: { mixer: 'mixer-fx-usb', xlr: 'lead-xlr', jack: 'lead-jack-ts' },
+      joints: ['xlr.pins mixer.mic-1', 'jack.a mixer.pair-1-left'],
+    });
+    const [socket, line] = ['mic-1', 'pair-1-left'].map((port) => ({ part: 'mixer', port }));
+    expect(applyEdit(mixer, { kind: 'move', joint: 'j1', from: socket!, to: line! })).toBe(mixer);
+  });
+
   it('inserts between the two ends of a joint, and removes with all that hung on it', () => {
     const edit: RigEdit = { kind: 'insert', joint: 'j2', part: 'splitter-trs', ports: ['mic', 'plug'] };
     const grown = applyEdit(rig, edit);

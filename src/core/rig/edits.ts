@@ -1,7 +1,8 @@
 import { type Part } from '../parts';
 import { type AppId } from '../apps';
 import { excessOf, freshId, LIMITS } from './limits';
-import { canChoose, canStand, endsOf, isFree, jointsOf, partIn, portOf, samePort } from './lookup';
+import { mate } from '../plugs';
+import { canChoose, canStand, endsOf, isFree, jointAt, jointsOf, partIn, portOf, samePort } from './lookup';
 import { makeOwn } from './own-parts';
 import { forgetPart, putPerson, takenIds, takePerson } from './people';
 import { putAir, putRoom, putSession, putSite } from './surroundings';
@@ -135,15 +136,28 @@ function turn(rig: Rig, edit: EditOf<'turn'>): Rig {
   };
 }
 
+const farOf = (joint: Joint, near: PortRef): PortRef =>
+  samePort(joint.plug, near) ? joint.jack : joint.plug;
+
+/** Whether what is in one port goes into another. */
+function goesInto(rig: Rig, joint: Joint, from: PortRef, to: PortRef): boolean {
+  const [plug, jack] = [portOf(rig, farOf(joint, from)), portOf(rig, to)];
+  return plug !== undefined && jack !== undefined && mate(plug, jack).fits;
+}
+
+/** To a free port, or to one of the same part that is in use: what is there goes where this came from, if it fits. */
 function move(rig: Rig, edit: EditOf<'move'>): Rig {
-  const others = { ...rig, joints: rig.joints.filter((j) => j.id !== edit.joint) };
-  if (!isFree(others, edit.to)) return rig;
+  const { from, to } = edit;
+  const there = jointAt(rig, to);
+  const isPlaceFor =
+    there && there.id !== edit.joint && from.part === to.part && goesInto(rig, there, to, from);
+  const left = rig.joints.filter((j) => j.id !== edit.joint && !(isPlaceFor && j === there));
+  if (!isFree({ ...rig, joints: left }, to)) return rig;
   return {
     ...rig,
     joints: rig.joints.map((joint) => {
-      if (joint.id !== edit.joint) return joint;
-      const far = samePort(joint.plug, edit.from) ? joint.jack : joint.plug;
-      return rejoin(rig, joint, far, edit.to);
+      if (joint.id === edit.joint) return rejoin(rig, joint, farOf(joint, from), to);
+      return isPlaceFor && joint === there ? rejoin(rig, joint, farOf(joint, to), from) : joint;
     }),
   };
 }

@@ -2,6 +2,7 @@ import { DEFAULT_APP, findApp } from '../apps';
 import { isTurnable, type PartSetting } from '../parts';
 import {
   endsOf,
+  jointAt,
   partIn,
   partOf,
   portOf,
@@ -142,6 +143,14 @@ function saySet(rig: Rig, { part, setting: id, option }: Extract<RigEdit, { kind
   return `Set ${inSentence(nameOf(rig, part))}: ${setting?.name ?? id} to ${placeName(setting, option)}`;
 }
 
+function sayMove(rig: Rig, { joint, from, to }: Extract<RigEdit, { kind: 'move' }>): string {
+  const [before, after] = [from, to].map((ref) => portOf(rig, ref)?.name ?? ref.port);
+  const there = jointAt(rig, to);
+  return there && there.id !== joint
+    ? `Exchange the plugs in the ${before} and the ${after} of ${inSentence(nameOf(rig, to.part))}`
+    : `Move the plug to the ${after} of ${inSentence(nameOf(rig, to.part))}`;
+}
+
 /** What an edit does, as a verb. */
 export function sayEdit(rig: Rig, edit: RigEdit): string {
   switch (edit.kind) {
@@ -179,10 +188,8 @@ export function sayEdit(rig: Rig, edit: RigEdit): string {
       return `Call ${inSentence(nameOf(rig, edit.part))} ${edit.label}`;
     case 'note':
       return 'Write a note';
-    case 'move': {
-      const to = portOf(rig, edit.to)?.name ?? edit.to.port;
-      return `Move the plug to the ${to} of ${inSentence(nameOf(rig, edit.to.part))}`;
-    }
+    case 'move':
+      return sayMove(rig, edit);
     case 'insert':
       return `Put ${inSentence(partName(rig, edit.part))} between${whereBetween(rig, edit.joint)}`;
     case 'remove':

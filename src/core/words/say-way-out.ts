@@ -22,6 +22,7 @@ export const sayNotLightest = ({ way, ended, under }: WayOut): string | undefine
     : undefined;
 
 const CURE: Readonly<Record<Cure, string>> = {
+  exchange: 'two plugs changing places',
   join: 'a free plug in a free socket',
   plug: 'another socket',
   replug: 'the headphones in another socket',

@@ -170,7 +170,11 @@ export const BOXES: readonly Part[] = [
     family: 'box',
     summary: '40 dB off each side, for a line output into a camera’s or phone adapter’s microphone input',
     price: 18,
-    ports: [through('in', 'socket in', 'trs-3.5', 'jack'), through('out', 'plug out', 'trs-3.5', 'plug')],
+    // The other way round it would load what feeds it with 100 Ω, and take off little.
+    ports: [
+      through('in', 'socket in', 'trs-3.5', 'jack'),
+      { ...through('out', 'plug out', 'trs-3.5', 'plug'), direction: 'out' },
+    ],
     circuit: [
       { kind: 'wire', a: 'in.S', b: 'out.S' },
       ...(['T', 'R'] as const).flatMap((side): CircuitElement[] => [

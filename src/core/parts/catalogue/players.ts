@@ -57,8 +57,8 @@ export const PLAYERS: readonly Part[] = [
     summary: 'stereo line pair, unbalanced',
     price: 300,
     ports: [
-      portWith(['left', 'output left', 'ts-6.35'], 'jack', 'out', MONO_ROLES),
-      portWith(['right', 'output right', 'ts-6.35'], 'jack', 'out', MONO_ROLES),
+      portWith(['left', 'output left', 'ts-6.35'], 'jack', 'out', { T: 'left', S: 'ground' }),
+      portWith(['right', 'output right', 'ts-6.35'], 'jack', 'out', { T: 'right', S: 'ground' }),
     ],
     circuit: [
       ...played('left', 'left', 'T', -12, 1000),

@@ -145,6 +145,24 @@ export function moves(rig: Rig, laid: LaidPart): RigEdit[] {
   });
 }
 
+/** Every two plugs in ports of a part, each in the place of the other. */
+export function exchanges(rig: Rig, laid: LaidPart): RigEdit[] {
+  const ends = jointsOf(rig, laid.placed.id).flatMap((joint) => {
+    const found = endsOf(joint, laid.placed.id);
+    return found ? [{ joint, ...found }] : [];
+  });
+  const goes = (far: PortRef, to: PortRef): boolean => {
+    const [plug, jack] = [portOf(rig, far), portOf(rig, to)];
+    return plug !== undefined && jack !== undefined && mate(plug, jack).fits;
+  };
+  return ends.flatMap((one, index) =>
+    ends
+      .slice(index + 1)
+      .filter((other) => goes(one.far, other.near) && goes(other.far, one.near))
+      .map((other) => ({ kind: 'move', joint: one.joint.id, from: one.near, to: other.near }) as const),
+  );
+}
+
 /** Every free port of another part into which the plug of a part also goes. */
 export function replug(rig: Rig, laid: LaidPart): RigEdit[] {
   return jointsOf(rig, laid.placed.id).flatMap((joint) => {

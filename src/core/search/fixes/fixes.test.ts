@@ -4,6 +4,7 @@ import { findingKey } from '../../checks';
 import { analyse, outcomeOf } from '../../judge';
 import { readRig } from '../../files/read-rig';
 import { applyEdit } from '../../rig';
+import { sayEdit } from '../../words';
 import { layRig, type RigSketch } from '../../../../testing/lay-rig';
 import { fixesFor, moveOptions, swapOptions } from '.';
 
@@ -60,6 +61,25 @@ describe('fixes', () => {
     const rig = layRig(FAULTY[name]!);
     return fixesFor(rig, analyse(rig).findings[0]!, drawer)[0];
   };
+
+  it('two plugs in one another’s sockets are exchanged, which costs nothing', () => {
+    const keys = layRig({
+      parts: { keys: 'keyboard', l: 'lead-jack-ts', r: 'lead-jack-ts', recorder: 'recorder-line' },
+      joints: ['l.a keys.right', 'l.b recorder.line-left', 'r.a keys.left', 'r.b recorder.line-right'],
+    });
+    const [found] = analyse(keys).findings.filter(({ code }) => code === 'sides-exchanged');
+    const [first] = fixesFor(keys, found!, {});
+    expect(first).toMatchObject({
+      edit: { kind: 'move' },
+      owned: true,
+      cost: 0,
+      outcome: { verdict: 'clean' },
+    });
+    expect(first!.outcome.findings.map(({ code }) => code)).not.toContain('sides-exchanged');
+    expect(sayEdit(keys, first!.edit)).toMatch(
+      /^Exchange the plugs in the output (left|right) and the output (left|right) of/,
+    );
+  });
 
   it('offers the patch cable first for the TRS lead, the right way round', () => {
     expect(firstFix('TRS lead in a headset jack')).toMatchObject({

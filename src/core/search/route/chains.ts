@@ -132,16 +132,19 @@ function standsFor(a: Node, b: Node, purse: Purse, prices: ReadonlyMap<string, n
 /** Sockets of one kind on a part do not make two ways. */
 export const socketKind = (port: PartPort): string => `${port.connector} ${port.direction}`;
 
-/** What makes a chain another way than others: the sockets at its ends, and its boxes. Copper, with as many sockets as it may have, is no box. */
+/**
+ * What makes a chain another way than others: the sockets at its ends, and its boxes. Copper, with as many sockets as it may have, is no
+ * box, and where a chain ends at some (`undefined`) its socket there makes no other way.
+ */
 export const kindOfChain = (
-  from: PartPort,
+  from: PartPort | undefined,
   links: readonly { readonly part: Part }[],
-  to: PartPort,
+  to: PartPort | undefined,
 ): string =>
   [
-    socketKind(from),
+    ...(from ? [socketKind(from)] : []),
     ...links.flatMap(({ part }) => (isPassiveLink(part) ? [] : [part.id])),
-    socketKind(to),
+    ...(to ? [socketKind(to)] : []),
   ].join('>');
 
 const NONE_USED = useOf([]);

@@ -3,6 +3,7 @@ import { against, PRACTICE, requestOf } from '../../../../testing/practice';
 import { walk } from '../../../../testing/practice/walk';
 import { plan } from '../../../../testing/by-steps';
 import { FAINTEST } from '../../checks';
+import { analyse } from '../../judge';
 import type { Plan } from '.';
 
 /**
@@ -46,6 +47,30 @@ describe('what is answered is recorded at a level that somebody wants', () => {
       ),
     );
     expect(faint).toEqual([]);
+  });
+});
+
+describe('what has two sides keeps them', () => {
+  it('left is recorded on the left and right on the right, where both are', () => {
+    const crossed = PRACTICE.flatMap(({ name }) =>
+      planOf(name).routes.flatMap(({ rank, rig }) =>
+        analyse(rig).findings.some(({ code }) => code === 'sides-exchanged') ? [`${name}: ${rank}`] : [],
+      ),
+    );
+    expect(crossed).toEqual([]);
+  });
+});
+
+describe('a splitter is copper, and no other way than another one', () => {
+  it('two receivers, each on a side of a USB-C phone: one splitter, and no row of others in its place', () => {
+    const { routes } = plan({
+      format: 'symplex-request',
+      version: 1,
+      sources: [{ part: 'receiver-trs' }, { part: 'receiver-trs' }],
+      destinations: [{ part: 'phone-usb-c', app: 'multitrack' }],
+      wishes: { channels: 'apart', budget: 75 },
+    });
+    expect(routes.map(({ parts }) => parts.includes('splitter-left-right'))).toEqual([true]);
   });
 });
 

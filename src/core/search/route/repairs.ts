@@ -1,6 +1,8 @@
-import { checkOf, type Cure } from '../../checks';
+import { checkOf, sourcesOf, type Cure } from '../../checks';
 import { supplySockets } from '../../parts';
 import type { Outcome } from '../../judge';
+import { applyEdit, laidParts, type Rig } from '../../rig';
+import { exchanges } from '../fixes/at-hand';
 import { withHeadphones, withSecondLead, withSupply, type Stock } from './attach';
 import { pieceOf, type Layout } from './layout';
 import type { RouteRequest } from './request';
@@ -8,6 +10,15 @@ import { bridged } from './runs';
 
 /** Of the supplies for one socket the cheapest may be too weak. */
 const MOST_SUPPLIES = 3;
+
+/** Layouts in which two plugs that are in one another's sockets at a source have changed places; also where all that is said of it is a note. */
+export function exchangedIn(layout: Layout, rig: Rig, { findings }: Pick<Outcome, 'findings'>): Layout[] {
+  const ids = new Set(findings.filter((f) => checkOf(f.code)?.cures.includes('exchange')).flatMap(sourcesOf));
+  return laidParts(rig)
+    .filter(({ placed }) => ids.has(placed.id))
+    .flatMap((laid) => exchanges(rig, laid))
+    .map((edit) => ({ ...layout, joints: applyEdit(rig, edit).joints }));
+}
 
 /** Sockets for power on any part of a layout. */
 const allPowerSockets = (layout: Layout) =>

@@ -97,7 +97,7 @@ const SITUATIONS: readonly Situation[] = [
     name: 'a USB microphone into a voice room: its headphone socket to the headset path, padded, fed by USB',
     sources: ['usb-mic-low-phones'],
     to: [['phone-8-pin', 'voice-room']],
-    practice: ['pad-jack-40', 'dongle-8-pin-headset', 'charger-usb-c'],
+    practice: ['lead-line-headset-pad', 'dongle-8-pin-headset', 'charger-usb-c'],
   },
   {
     name: 'guitar, vocal microphone and keyboard on one tablet: an interface with enough inputs',

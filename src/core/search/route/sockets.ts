@@ -14,12 +14,21 @@ import {
 } from '../ends';
 import { likeSockets } from './pool';
 
+/** The roles of a port; left and right of a pair are as good as one another. */
+const rolesIn = ({ roles = {} }: PartPort): string => {
+  const all = Object.values(roles);
+  const isSide = all.includes('left') !== all.includes('right');
+  return JSON.stringify(roles, (_, role: unknown) =>
+    isSide && (role === 'left' || role === 'right') ? 'side' : role,
+  );
+};
+
 /** Of the outputs of a pair the first: the other is joined with it. */
 export function firstOfPairs(ends: readonly OpenEnd[]): OpenEnd[] {
   const kinds = new Map<string, OpenEnd>();
   for (const end of ends) {
-    const { connector, gender, roles } = end.port;
-    const kind = `${end.part.id} ${connector} ${gender} ${JSON.stringify(roles ?? {})}`;
+    const { connector, gender } = end.port;
+    const kind = `${end.part.id} ${connector} ${gender} ${rolesIn(end.port)}`;
     if (!kinds.has(kind)) kinds.set(kind, end);
   }
   return [...kinds.values()];

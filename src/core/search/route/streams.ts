@@ -1,7 +1,7 @@
 import { isPassiveLink, type Part, type PartPort } from '../../parts';
 import { sendsOf, type OpenEnd } from '../ends';
 import { canBeApart, isCaller } from './far-ends';
-import { MOST_COPPER, type PartChain } from './chains';
+import { kindOfChain, MOST_COPPER, type PartChain } from './chains';
 import { bare, endsOfSource, type Ground } from './ground';
 import { Rides } from './replay';
 import { costOfOneMore, NOTHING, plus, useOf, type Cost } from './inventory';
@@ -193,6 +193,9 @@ function socketsFor(
   return ports && exits && { ports, exits };
 }
 
+/** A box makes another way than another box does; copper, with as many sockets as it may have, is copper. */
+const nameInKind = (middle: Part): string => (isPassiveLink(middle) ? 'copper' : middle.id);
+
 /** Sources that join in a part, or one source that a part shares out: legs into it, and legs from it to each recorder. */
 function through(ground: Ground, store: LegStore, middle: Part): Stream {
   const { sources, recorders } = ground;
@@ -202,6 +205,11 @@ function through(ground: Ground, store: LegStore, middle: Part): Stream {
   let known: readonly OpenEnd[] | undefined;
   const outEnds = () => (known ??= outOf(ground, middle));
   const arrives = arrivals(ground, middle, outEnds);
+  const isCopper = isPassiveLink(middle);
+  const intoCopper = (chain: PartChain): PartChain =>
+    isCopper ? { ...chain, kind: kindOfChain(chain.from, chain.links, undefined) } : chain;
+  const outOfCopper = (chain: PartChain): PartChain =>
+    isCopper ? { ...chain, kind: kindOfChain(undefined, chain.links, chain.to) } : chain;
   const legs = () =>
     new Legs(
       [
@@ -240,11 +248,11 @@ function through(ground: Ground, store: LegStore, middle: Part): Stream {
     );
     if (!allArrive) return undefined;
     const placed = withPiece(bare(ground), middle);
-    const named = { ...placed.layout, kind: middle.id, ...(ground.middle && { given: placed.id }) };
-    const joined = layLegs(named, ground, into, placed.id, ports);
+    const named = { ...placed.layout, kind: nameInKind(middle), ...(ground.middle && { given: placed.id }) };
+    const joined = layLegs(named, ground, into.map(intoCopper), placed.id, ports);
     return out.reduce((grown, chain, index) => {
       const from = exits[index] ?? chain.from;
-      return withChain(grown, placed.id, { ...chain, from }, recorders[index]?.id ?? '');
+      return withChain(grown, placed.id, { ...outOfCopper(chain), from }, recorders[index]?.id ?? '');
     }, joined);
   });
 }

@@ -9,7 +9,7 @@ import type { Stock } from './attach';
 import { isCallIn, settleCallIn } from './call-in';
 import { LostHeads } from './heads';
 import { rigOf, type Layout } from './layout';
-import { repairsOf } from './repairs';
+import { exchangedIn, repairsOf } from './repairs';
 import type { RouteRequest } from './request';
 import { Shapes } from './shape';
 import { lostOf } from './lost';
@@ -70,7 +70,14 @@ export class Verdicts {
     return { verdict, fresh: true };
   }
 
-  private judge(layout: Layout): Verdict {
+  /** The same with two plugs exchanged, where that is said of it and it then has less to be said of it. */
+  private better(layout: Layout, rig: Rig, { findings }: Pick<Outcome, 'findings'>): Verdict | undefined {
+    return exchangedIn(layout, rig, { findings })
+      .map((other) => this.judge(other, false))
+      .find((one) => one.answers && one.judged.findings.length < findings.length);
+  }
+
+  private judge(layout: Layout, mayExchange = true): Verdict {
     const { request } = this;
     const { wishes = {} } = request;
     const { rig, judged, facts } = raised((wishes.callers ? settleCallIn : settle)(rigOf(layout, request)));
@@ -82,7 +89,9 @@ export class Verdicts {
       !isFaint(judged) &&
       meets(layout, judged, request) &&
       keepsWishes(layout, wishes, this.stock.purse)
-    )
+    ) {
+      const plugged = mayExchange ? this.better(layout, rig, judged) : undefined;
+      if (plugged) return plugged;
       return {
         answers: true,
         layout,
@@ -92,6 +101,7 @@ export class Verdicts {
         rough: roughnessOf(facts),
         lost: lostOf(facts),
       };
+    }
     this.lost.learn(layout, judged, facts);
     const isLost = judged.verdict === 'clean' || isHopeless(judged);
     return { answers: false, repaired: isLost ? [] : repairsOf(layout, judged, request, this.stock) };

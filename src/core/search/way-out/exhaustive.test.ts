@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { CATALOGUE } from '../../parts';
+import { CATALOGUE, type Part } from '../../parts';
 import { outcomeOf } from '../../judge';
 import { laidParts, type Rig } from '../../rig';
 import { anyChain } from '../../../../testing/chains';
+import { layRig } from '../../../../testing/lay-rig';
 import { lightestWay } from '../../../../testing/exhaustive-ways';
 import { wayOut } from '.';
 
@@ -16,9 +17,18 @@ const HEAVIEST = 24;
 
 /**
  * Known fault: a lead goes out and another goes in between other sockets (USB microphone by a USB-C lead instead of by its converter into the jack,
- * weight 18). The search says that there is none.
+ * weight 19). The search says that there is none.
  */
-const KNOWN = new Set(['usb-mic-big-plain > adapter-usb-micro-c > cable-converter-usb-c > laptop-combo']);
+const KNOWN = layRig({
+  parts: {
+    mic: 'usb-mic-big-plain',
+    adapter: 'adapter-usb-micro-c',
+    converter: 'cable-converter-usb-c',
+    laptop: 'laptop-combo',
+  },
+  joints: ['adapter.micro mic.usb', 'converter.plug adapter.c', 'converter.in laptop.jack'],
+});
+const KNOWN_LIST = ['lead-usb-c-c', 'lead-trs-trs', 'lead-line-headset-pad', 'coupler-trrs'];
 
 const SMALL = CATALOGUE.filter(({ family }) => ['lead', 'adapter', 'splitter', 'dongle'].includes(family));
 const listFor = (index: number) =>
@@ -35,8 +45,7 @@ describe(`the way out against every sequence of edits (seed ${SEED})`, () => {
     expect(rigs).toHaveLength(CASES);
   });
 
-  const judged = (index: number, rig: Rig) => {
-    const list = listFor(index);
+  const judged = (list: readonly Part[], rig: Rig) => {
     const out = wayOut(rig, {}, { allowed: (part) => list.some(({ id }) => id === part) });
     // Where it was cut it claims no more than what it ruled out.
     const found = out.way?.weight ?? out.under;
@@ -50,7 +59,28 @@ describe(`the way out against every sequence of edits (seed ${SEED})`, () => {
 
   for (const [index, rig] of rigs.entries()) {
     const parts = rig.parts.map(({ part }) => part).join(' > ');
-    const test = KNOWN.has(parts) ? it.fails : it;
-    test(`case ${index}, ${parts}: none is lighter`, () => judged(index, rig), 120_000);
+    it(`case ${index}, ${parts}: none is lighter`, () => judged(listFor(index), rig), 120_000);
   }
+
+  it.fails('a lead out, and another in between other sockets', () =>
+    judged(
+      CATALOGUE.filter(({ id }) => KNOWN_LIST.includes(id)),
+      KNOWN,
+    ),
+  );
+
+  it('an adapter in, and the other plug of a lead: each by itself only changes what is wrong', () => {
+    const rig = layRig({
+      parts: {
+        receiver: 'receiver-both',
+        adapter: 'adapter-small-jack',
+        lead: 'lead-breakout-jacks',
+        phone: 'phone-jack-usb-c',
+      },
+      joints: ['adapter.small receiver.out', 'lead.right adapter.big', 'lead.small phone.jack'],
+    });
+    const { way } = wayOut(rig, {}, { allowed: (part) => part === 'adapter-trs-trrs' });
+    expect(way?.steps.map(({ edit }) => edit.kind).sort()).toEqual(['insert', 'move']);
+    expect(way?.verdict).toBe('clean');
+  });
 });

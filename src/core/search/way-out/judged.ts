@@ -37,11 +37,24 @@ const SETTABLE: readonly Cure[] = [
 export const isSettable = ({ code }: Finding): boolean =>
   (checkOf(code)?.cures ?? []).some((cure) => SETTABLE.includes(cure));
 
+/** What a plug that is there already mends, in another place. */
+const PLUGGABLE: readonly Cure[] = ['plug', 'exchange', 'join', 'replug'];
+
+const isPluggable = ({ code }: Finding): boolean =>
+  (checkOf(code)?.cures ?? []).some((cure) => PLUGGABLE.includes(cure));
+
+/** Whether nothing is in danger that was not before, and all else that is new may be mended so. */
+const isNewOnly = (before: Judged, after: Judged, may: (finding: Finding) => boolean): boolean =>
+  after.weighing
+    .filter((finding) => !isAmong(before.weighing, finding))
+    .every((finding) => finding.severity !== 'danger' && may(finding));
+
 /** Nothing is in danger that was not before, and what else is new a switch may mend. */
-export function mayStand(before: Judged, after: Judged): boolean {
-  const fresh = after.weighing.filter((finding) => !isAmong(before.weighing, finding));
-  return fresh.every((finding) => finding.severity !== 'danger' && isSettable(finding));
-}
+export const mayStand = (before: Judged, after: Judged): boolean => isNewOnly(before, after, isSettable);
+
+/** The same, where a plug may mend it: a lead that is right but for which of its plugs is used. */
+export const mayBePlugged = (before: Judged, after: Judged): boolean =>
+  isNewOnly(before, after, (finding) => isSettable(finding) || isPluggable(finding));
 
 /** Whether some trouble that was there is gone. */
 export const helps = (before: Judged, after: Judged): boolean =>

@@ -5,7 +5,7 @@ import { Heap } from '../heap';
 import { cutsCharge } from '../fixes/charged';
 import { costOfEdit, type EditCost } from '../fixes/edit-cost';
 import { leavesSilent, silencesRoom } from '../fixes/silenced';
-import { helps, isClean, isSettable, judged, mayStand, type Judged } from './judged';
+import { helps, isClean, isSettable, judged, mayBePlugged, mayStand, type Judged } from './judged';
 import { MOST_JUDGED, MOST_STEPS } from './limits';
 import { movesFor, type Move } from './moves';
 
@@ -55,8 +55,8 @@ interface Node {
   readonly state: Judged;
   readonly weight: number;
   readonly trail: readonly { readonly edit: RigEdit; readonly cost: EditCost }[];
-  /** Only these parts may be set now: what was brought in or moved, which by itself has cured nothing yet, and what it meets. */
-  readonly waitsFor?: ReadonlySet<string>;
+  /** Only these parts may be set now, or plugged otherwise: what was brought in or moved, which by itself has cured nothing yet, and what it meets. */
+  readonly waitsFor?: { readonly parts: ReadonlySet<string>; readonly by: 'settings' | 'plugs' };
   /** What is to be cured: of a rig that waits, what was found before the wires were changed, so that what came by that is no trouble to be cured. */
   readonly against: Judged;
 }
@@ -73,6 +73,16 @@ function touched(before: Rig, after: Rig): ReadonlySet<string> {
 
 const isSetting = (edit: RigEdit, parts: ReadonlySet<string>): boolean =>
   (edit.kind === 'set' || edit.kind === 'choose') && parts.has(edit.part);
+
+const isPlug = (edit: RigEdit, parts: ReadonlySet<string>): boolean =>
+  (edit.kind === 'move' && parts.has(edit.from.part)) || (edit.kind === 'turn' && parts.has(edit.part));
+
+/** Whether a rig that waits has this among what it waits for. */
+function isAwaited({ edits, rewires }: Move, { parts, by }: NonNullable<Node['waitsFor']>): boolean {
+  return by === 'plugs'
+    ? edits.every((edit) => isPlug(edit, parts))
+    : !rewires && edits.every((edit) => isSetting(edit, parts));
+}
 
 /** What is left to do: a rig whose moves are not listed yet, or a move that was not tried yet. `weight`: no way from here is lighter. */
 interface Open {
@@ -116,7 +126,7 @@ class Search {
     for (const move of movesFor(from.state, this.drawer)) {
       if (from.trail.length + move.edits.length > MOST_STEPS) continue;
       const { waitsFor } = from;
-      if (waitsFor && (move.rewires || !move.edits.every((edit) => isSetting(edit, waitsFor)))) continue;
+      if (waitsFor && !isAwaited(move, waitsFor)) continue;
       if (!move.costs.every(({ part }) => part === undefined || this.allowed(part))) continue;
       this.open.push({ from, move, weight: from.weight + move.weight });
     }
@@ -141,11 +151,19 @@ class Search {
     if (cutsCharge(move.edits, from.state.facts, state.facts)) return undefined;
     if (silencesRoom(from.state.weighing, from.state.facts, state.facts)) return undefined;
     if (isOver(this.first, state)) return { state, weight, trail, against: state };
-    if (!mayStand(from.state, state)) return undefined;
-    const waits = !helps(from.against, state);
-    if (waits && !(move.rewires && state.weighing.every(isSettable))) return undefined;
-    if (!waits) return { state, weight, trail, against: state };
-    return { state, weight, trail, against: from.against, waitsFor: touched(from.state.rig, rig) };
+    const waiting = (by: 'settings' | 'plugs'): Node => ({
+      state,
+      weight,
+      trail,
+      against: from.against,
+      waitsFor: { parts: touched(from.state.rig, rig), by },
+    });
+    if (helps(from.against, state) && mayStand(from.state, state))
+      return { state, weight, trail, against: state };
+    if (!move.rewires) return undefined;
+    if (mayStand(from.state, state))
+      return state.weighing.every(isSettable) ? waiting('settings') : undefined;
+    return !from.waitsFor && mayBePlugged(from.state, state) ? waiting('plugs') : undefined;
   }
 }
 

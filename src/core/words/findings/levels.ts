@@ -37,6 +37,14 @@ const saySides = (rig: Rig, f: Finding): Sentence => [
   ' to count as carried. Harmless if you copy it over later, wrong in a live stream.',
 ];
 
+const sayExchangedSides = (rig: Rig, f: Finding): Sentence => [
+  `The left output of ${who(rig, f)} is recorded on the right in ${noun(rig, f.recorder)}, and the right one on the left`,
+  ...f.values.flatMap((m) => [', ', show(m), ' stronger than on its own side']),
+  '; ',
+  limitFigure(f),
+  ' would be let pass. Exchange the two plugs.',
+];
+
 const sayClips = (rig: Rig, f: Finding): Sentence => [
   `${capital(who(rig, f))} ${are(f, 'reaches', 'reach')} the input of ${nameOf(rig, f.where.part)} with peaks at `,
   ...f.values.slice(0, 1).map(show),
@@ -134,6 +142,11 @@ export const LEVEL_WORDS = {
   'one-side-only': {
     title: 'On one side only',
     says: saySides,
+  },
+  'sides-exchanged': {
+    title: 'Left and right exchanged',
+    says: sayExchangedSides,
+    bracket: () => 'left and right exchanged',
   },
   clips: {
     title: 'Too loud for the input',

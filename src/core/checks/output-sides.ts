@@ -1,0 +1,47 @@
+import type { Facts } from '../engine';
+import { nodeKey } from '../engine/circuit';
+import type { LaidPart } from '../rig';
+
+/** A side of an output: its contact, what gives it its sound, and the resistance between. */
+export interface OutputSide {
+  readonly port: string;
+  readonly role: 'left' | 'right';
+  readonly net: number | undefined;
+  readonly gives: string;
+  readonly ohms: number;
+}
+
+/** From a contact, through what stands in series with it, to the first thing of the part that gives sound. */
+function giverOf({ part }: LaidPart, contact: string): { gives: string; ohms: number } | undefined {
+  const open = [{ node: contact, ohms: 0 }];
+  const seen = new Set([contact]);
+  for (let at = open.shift(); at !== undefined; at = open.shift()) {
+    const { node, ohms } = at;
+    for (const element of part.circuit) {
+      if (element.a !== node && element.b !== node) continue;
+      if ((element.kind === 'signal' || element.kind === 'drive') && element.a === node)
+        return { gives: element.id, ohms };
+      const isLine = element.kind === 'resistor' || element.kind === 'capacitor' || element.kind === 'wire';
+      const next = element.a === node ? element.b : element.a;
+      if (!isLine || seen.has(next)) continue;
+      seen.add(next);
+      const own = element.kind === 'resistor' && typeof element.ohms === 'number' ? element.ohms : 0;
+      open.push({ node: next, ohms: ohms + own });
+    }
+  }
+  return undefined;
+}
+
+/** The sides of every output of a part, by the roles of its contacts. */
+export function outputSides(facts: Facts, laid: LaidPart): OutputSide[] {
+  return laid.part.ports
+    .filter(({ direction }) => direction !== 'in')
+    .flatMap((port) =>
+      Object.entries(port.roles ?? {}).flatMap(([contact, role]): OutputSide[] => {
+        if (role !== 'left' && role !== 'right') return [];
+        const giver = giverOf(laid, `${port.id}.${contact}`);
+        const net = facts.nets.of(nodeKey(laid.placed.id, `${port.id}.${contact}`));
+        return giver ? [{ port: port.id, role, net, ...giver }] : [];
+      }),
+    );
+}
