@@ -37,23 +37,25 @@ interface Stretch {
   readonly ratios: readonly number[];
 }
 
-/** The best of the rest of a chain: its score, and the place of its first control, with what follows that. */
-interface Rest {
-  readonly score: Score;
+/** How far a chain has come: what was turned up to here, what that costs, and by what it came. */
+interface Come extends Score {
+  readonly gain: number;
   readonly place?: readonly [key: string, place: Place];
-  readonly then?: Rest;
+  readonly before?: Come;
 }
 
 /**
  * The best places of one chain's controls: dynamic programming over the gain so far (Bellman 1957). What comes after a control hangs
- * on what was turned before it by the sum alone, and sums are of steps, and few.
+ * on what was turned before it by the sum alone, and sums are of steps, and few: of all ways to a sum the best goes on. What a chain
+ * comes to before a control that is given from outside is worked out once for all places of it.
  */
 class ChainSolver {
   private readonly stretches: readonly Stretch[];
-  private readonly known: readonly Map<number, Rest>[];
-  private readonly byGiven = new Map<string, Rest>();
-  /** Of each stretch: whether a control after it is given from outside. */
-  private readonly isGivenAfter: readonly boolean[];
+  /** By the places of what is given up to each stretch. */
+  private readonly known: readonly Map<string, readonly Come[]>[];
+  private readonly byGiven = new Map<string, Come>();
+  /** Of each stretch: the controls up to it that are given from outside. */
+  private readonly givenUpTo: readonly (readonly string[])[];
   private readonly given: readonly string[];
   /** It hangs on every shared control: no two ways to set them are one to it. */
   private readonly hangsOnAll: boolean;
@@ -78,10 +80,14 @@ class ChainSolver {
       })),
     ];
     const isGiven = ({ control }: Stretch) => control !== undefined && shared.has(keyOf(control));
-    this.isGivenAfter = this.stretches.map((_, n) => this.stretches.slice(n + 1).some(isGiven));
-    this.given = this.stretches.flatMap((one) => (isGiven(one) && one.control ? [keyOf(one.control)] : []));
+    this.givenUpTo = this.stretches.map((_, n) =>
+      this.stretches
+        .slice(0, n + 1)
+        .flatMap((one) => (isGiven(one) && one.control ? [keyOf(one.control)] : [])),
+    );
+    this.given = this.givenUpTo.at(-1) ?? [];
     this.hangsOnAll = this.given.length === shared.size;
-    this.known = this.stretches.map(() => new Map<number, Rest>());
+    this.known = this.stretches.map(() => new Map<string, readonly Come[]>());
   }
 
   private turnedTo(control: Control, place: Place): Turned {
@@ -94,39 +100,38 @@ class ChainSolver {
     };
   }
 
-  /** Too little room, and the noise that comes in, on a stretch ahead of which so much was turned. */
-  private on({ rooms, ratios }: Stretch, gain: number): Score {
-    let [over, noise] = [0, 0];
+  /** On through a stretch, its control turned by so much: too little room there, and the noise that comes in. */
+  private through(come: Come, { rooms, ratios }: Stretch, way: Turned | undefined): Come {
+    const gain = come.gain + (way?.by ?? 0);
+    let { over, noise } = come;
     for (const room of rooms) over += Math.max(0, this.aim.headroom - room + gain);
-    const down = 10 ** (-gain / 10);
-    for (const ratio of ratios) noise += ratio * down;
-    return { ...NO_SCORE, over, noise };
+    if (ratios.length > 0) {
+      const down = 10 ** (-gain / 10);
+      for (const ratio of ratios) noise += ratio * down;
+    }
+    const [lean, moved] = [come.lean + (way?.lean ?? 0), come.moved + (way?.moved ?? 0)];
+    return { gain, over, off: 0, lean, noise, moved, before: come, ...(way && { place: way.named }) };
   }
 
-  /** The best from a stretch on, its own control being turned. */
-  private from(n: number, gain: number, fixed: Chosen): Rest {
-    const kept = this.isGivenAfter[n] ? undefined : this.known[n];
-    const key = Math.round(gain * 1e4);
-    const known = kept?.get(key);
+  /** The best ways through the stretches up to one, for each sum of what was turned one. */
+  private upTo(n: number, fixed: Chosen): readonly Come[] {
+    const key = (this.givenUpTo[n] ?? []).map((name) => fixed.get(name)?.decibels).join();
+    const known = this.known[n]?.get(key);
     if (known) return known;
     const stretch = this.stretches[n];
-    const own = stretch ? this.on(stretch, gain) : NO_SCORE;
-    const next = this.stretches[n + 1];
-    let best: Rest | undefined;
-    for (const way of next?.control ? this.waysOf(next, next.control, fixed) : []) {
-      const then = this.from(n + 1, gain + way.by, fixed);
-      const { over, off, lean, noise, moved } = then.score;
-      const score = {
-        over: over + own.over,
-        off,
-        lean: lean + way.lean,
-        noise: noise + own.noise,
-        moved: moved + way.moved,
-      };
-      if (!best || compareScores(score, best.score) < 0) best = { score, then, place: way.named };
+    if (!stretch) return [{ ...NO_SCORE, gain: 0 }];
+    const best = new Map<number, Come>();
+    const ways = stretch.control ? this.waysOf(stretch, stretch.control, fixed) : [undefined];
+    for (const come of this.upTo(n - 1, fixed)) {
+      for (const way of ways) {
+        const next = this.through(come, stretch, way);
+        const sum = Math.round(next.gain * 1e4);
+        const other = best.get(sum);
+        if (!other || compareScores(next, other) < 0) best.set(sum, next);
+      }
     }
-    const found = best ?? { score: { ...own, off: offTarget(this.model.peak + gain, this.aim) } };
-    kept?.set(key, found);
+    const found = [...best.values()];
+    this.known[n]?.set(key, found);
     return found;
   }
 
@@ -137,20 +142,36 @@ class ChainSolver {
 
   /** The best score where those controls are given; of other chains' controls nothing hangs on it. */
   score(fixed: Chosen): Score {
-    return this.rest(fixed).score;
+    return this.best(fixed);
   }
 
-  private rest(fixed: Chosen): Rest {
-    if (this.hangsOnAll) return this.from(0, 0, fixed);
+  private best(fixed: Chosen): Come {
+    if (this.hangsOnAll) return this.bestOf(fixed);
     const key = this.given.map((name) => fixed.get(name)?.decibels).join();
-    const known = this.byGiven.get(key) ?? this.from(0, 0, fixed);
+    const known = this.byGiven.get(key) ?? this.bestOf(fixed);
     this.byGiven.set(key, known);
     return known;
   }
 
+  /** The last stretch is not kept: of what is given there no two are alike. */
+  private bestOf(fixed: Chosen): Come {
+    const n = this.stretches.length - 1;
+    const stretch = this.stretches[n] ?? { turned: [], rooms: [], ratios: [] };
+    let best: Come | undefined;
+    for (const come of this.upTo(n - 1, fixed)) {
+      for (const way of stretch.control ? this.waysOf(stretch, stretch.control, fixed) : [undefined]) {
+        const next = this.through(come, stretch, way);
+        const found = { ...next, off: offTarget(this.model.peak + next.gain, this.aim) };
+        if (!best || compareScores(found, best) < 0) best = found;
+      }
+    }
+    return best ?? { ...NO_SCORE, gain: 0 };
+  }
+
   chosen(fixed: Chosen): Chosen {
     const chosen = new Map<string, Place>();
-    for (let at: Rest | undefined = this.rest(fixed); at; at = at.then) if (at.place) chosen.set(...at.place);
+    for (let at: Come | undefined = this.best(fixed); at; at = at.before)
+      if (at.place) chosen.set(...at.place);
     return chosen;
   }
 }
