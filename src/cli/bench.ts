@@ -5,6 +5,7 @@ import { fixesFor } from '../core/search/fixes';
 import { planGains } from '../core/search/levels';
 import { planReturns } from '../core/search/returns';
 import { desk } from '../../testing/desk';
+import { layRig } from '../../testing/lay-rig';
 import { wayOut } from '../core/search/way-out';
 import { analyse } from '../core/judge';
 import { forgetFactors, forgetNetworks } from '../core/engine/circuit';
@@ -94,14 +95,40 @@ function rows(folder: string): Row[] {
         : []),
     ];
   });
+  const two: Row = {
+    what: 'the gain plan, two microphones over a desk into a camera: seven knobs, three of them shared',
+    parts: TWO_MICROPHONES.parts.length,
+    ...time(() => planGains({ ...TWO_MICROPHONES }), 20),
+  };
   const four = desk(CALLERS, SEED);
   const calls: Row = {
     what: `the mix-minus, ${CALLERS} callers on a desk made up for them`,
     parts: four.parts.length,
     ...time(() => planReturns({ ...four }), 20),
   };
-  return [...edits, ...analyses, ...plans, calls, ...fixes, ...ways];
+  return [...edits, ...analyses, ...plans, two, calls, ...fixes, ...ways];
 }
+
+const TWO_MICROPHONES = layRig({
+  parts: {
+    one: 'dynamic-xlr',
+    other: 'dynamic-xlr',
+    first: 'lead-xlr',
+    second: 'lead-xlr',
+    mixer: 'mixer-rca-only',
+    lead: 'lead-headphones-aux',
+    camera: 'camera-trs',
+  },
+  joints: [
+    'one.out first.holes',
+    'first.pins mixer.mic-1',
+    'other.out second.holes',
+    'second.pins mixer.mic-2',
+    'lead.big mixer.phones',
+    'lead.small camera.mic',
+  ],
+  others: ['other'],
+});
 
 /** So many callers at once, and the seed by which their sends stand. */
 const [CALLERS, SEED] = [4, 401];

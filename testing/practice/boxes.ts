@@ -276,4 +276,27 @@ export const BOXES: readonly PracticeCase[] = [
     answers: [only('patch-trs-trrs', 'dongle-usb-c-headset'), only('cable-converter-usb-c')],
     never: ['lead-usb-c-c'],
   },
+  // From here on: asked as held-out requests first, and then found wrong or slow.
+  {
+    name: 'two dynamic microphones mixed into a camera: a small mixer',
+    from: ['dynamic-xlr', 'dynamic-xlr'],
+    to: [['camera-trs']],
+    wishes: { channels: 'mixed' },
+    answers: [has('mixer-rca-only', 'lead-xlr'), has('mixer-fx-usb', 'lead-xlr')],
+  },
+  {
+    name: 'a dynamic microphone on a headset jack with the best sound: a preamplifier of some kind, no bare lead',
+    from: ['dynamic-xlr'],
+    to: [['phone-ctia', 'recorder-app']],
+    more: { prefer: 'sound' },
+    answers: [has('mobile-preamp'), has('mobile-voice'), has('interface-small'), has('mixer-rca-only')],
+  },
+  {
+    name: 'a keyboard in stereo over a mixer with USB: two leads into a pair, one USB lead',
+    from: ['keyboard'],
+    through: 'mixer-fx-usb',
+    to: [['phone-usb-c', 'recorder-app']],
+    wishes: { channels: 'stereo' },
+    answers: [has('lead-jack-ts', 'lead-usb-c-b')],
+  },
 ];

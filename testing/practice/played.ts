@@ -49,4 +49,19 @@ export const PLAYED: readonly PracticeCase[] = [
     wishes: { channels: 'apart' },
     answers: [only('receiver-two-channel-usb')],
   },
+  // From here on: asked as held-out requests first, and then found wrong or slow.
+  {
+    name: 'a phone plays into a rack recorder, stereo: a breakout lead, a plug in each input',
+    from: ['phone-ctia'],
+    to: [['recorder-line']],
+    wishes: { channels: 'stereo' },
+    answers: [only('lead-breakout-jacks')],
+  },
+  {
+    name: 'a record deck to an 8-pin phone, stereo: a line streamer or a converter cable, behind the RCA lead',
+    from: ['deck'],
+    to: [['phone-8-pin', 'recorder-app']],
+    wishes: { channels: 'stereo' },
+    answers: [has('lead-rca-pair-trs', 'cable-converter-8-pin'), has('line-streamer')],
+  },
 ];

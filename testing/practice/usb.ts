@@ -216,4 +216,12 @@ export const USB: readonly PracticeCase[] = [
     wishes: { charge: true },
     answers: [only('patch-trs-trrs', CHARGER)],
   },
+  // From here on: asked as held-out requests first, and then found wrong or slow.
+  {
+    name: 'a USB microphone for calls on a laptop: its USB lead, and the headphones in the microphone',
+    from: ['usb-mic-low-phones'],
+    to: [['laptop-combo', 'video-call']],
+    wishes: { hear: true },
+    answers: [has('lead-usb-c-c', 'headphones-trs'), has('lead-usb-a-c', 'headphones-trs')],
+  },
 ];

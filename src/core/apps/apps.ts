@@ -244,9 +244,10 @@ export const APPS: readonly App[] = [
   app(
     'video-call',
     'video call',
-    'takes a headset, on many phones USB too: practitioners disagree, so test it',
+    'takes a headset, on many phones USB too: practitioners disagree, so test it; on a computer it takes what the user picks',
     {
       takes: { headset: take(true), usb: take(true, untested) },
+      takesOnComputers: ANY,
       channels: 'mono',
       farEnd: true,
       network: CALL,

@@ -8,5 +8,6 @@ export { LOST_DB } from './dull';
 export { FAINTEST } from './faint';
 export { LEAST_HEADROOM, LEAST_OVER_NOISE } from './levels';
 export { LOST_IN_SUM_DB } from './mono-sum';
+export { outputSides } from './output-sides';
 export { leadsToRecorder, sensesOf } from './stages';
 export { LONGEST_RUN } from './usb-lead-long';

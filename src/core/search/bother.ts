@@ -22,6 +22,8 @@ export const SHARED_OUT = 60;
 export const HEAPED = 100;
 /** What a bare microphone weighs that hangs in a socket for line, or that is loaded down to half its power: as much as a mixer that has a preamplifier for it. Ours. */
 export const IN_LINE = 200;
+/** What it weighs that a recorder hangs in a headphone socket, where somebody would listen and turns it to their ears: as much as one thing more to buy. Ours. */
+export const EARS_TAKEN = 5;
 /** A preamplifier leaves 60 to 70 dB between a microphone's peaks and its own noise, a line input 20 less. Typical. */
 export const CLEAR_OF_FIRST = 55;
 

@@ -1,12 +1,13 @@
-import type { Part, PartPort } from '../../parts';
+import { isPassiveLink, type Part, type PartPort } from '../../parts';
 import { arrive } from './arrive';
 import { departures, matingOf, type Departure } from './classes';
+import { copperOf } from './conducts';
 import { digitalEnd, digitalExits, hostTakes } from './digital';
 import { edgeBeyond, isDulled } from './edge';
-import { isDigital, type OpenEnd } from './end';
+import { isDigital, type OpenEnd, type Sides } from './end';
 import { join } from './join';
 import { leave } from './leave';
-import { passageOf } from './passage';
+import { nodesOfPort, passageOf } from './passage';
 
 /** Ports by which what enters a part by one of its ports may leave it. */
 export const exitsOf = (part: Part, entry: PartPort): PartPort[] =>
@@ -17,7 +18,8 @@ export function exitEnd(part: Part, entry: PartPort, end: OpenEnd, exit: PartPor
   const passage = passageOf(part, [entry, exit]);
   const places = passage.places[1];
   const inReading = (reading?: Departure): OpenEnd | undefined => {
-    const joined = join(passage, entry, end, undefined, reading);
+    const whole = join(passage, entry, end, undefined, reading);
+    const joined = whole && { ...whole, sides: sidesBeyond(part, exit, whole.sides) };
     const next = joined && places && leave(joined, part, exit, places);
     if (!next || !joined.inLine) return next;
     // What copper carries past the stages is sensed by others.
@@ -31,6 +33,21 @@ export function exitEnd(part: Part, entry: PartPort, end: OpenEnd, exit: PartPor
   if (!isSure) return undefined;
   const edge = edgeBeyond(part, entry, end, exit);
   return edge && next.analogue ? { ...next, analogue: { ...next.analogue, edge } } : next;
+}
+
+/** Copper that parts the two sides of what comes to it: by one plug the one goes on, and the other by another like it. */
+function sidesBeyond(part: Part, exit: PartPort, sides: Sides): Sides {
+  if (sides !== 'two' || !isPassiveLink(part)) return sides;
+  const copper = copperOf(part);
+  const conductorsOf = (port: PartPort) => new Set(nodesOfPort(port, part).map(([, node]) => copper(node)));
+  const own = conductorsOf(exit);
+  const isOther = (port: PartPort): boolean =>
+    port !== exit &&
+    port.connector === exit.connector &&
+    port.gender === exit.gender &&
+    port.direction === exit.direction &&
+    [...conductorsOf(port)].some((node) => !own.has(node));
+  return part.ports.some(isOther) ? 'two by pair' : sides;
 }
 
 /** An end beyond a line socket that a bare microphone is in. */

@@ -130,7 +130,7 @@ export class Search {
     /** The best of the passes before, beside which what is found here has to be sensible. */
     private readonly first?: Found,
   ) {
-    this.ceiling = first && { ...NOTHING, weight: sensibleBeside(first) };
+    this.ceiling = first && { ...NOTHING, weight: sensibleBeside(first, request.prefer) };
     this.stock = { parts, purse: ground.purse };
     const extra = supplyExtra(parts, ground.purse);
     const streams = streamsOf({
@@ -144,13 +144,20 @@ export class Search {
     this.adopt(known);
   }
 
+  private get soundFirst(): boolean {
+    return this.request.prefer === 'sound';
+  }
+
+  /** What a way weighs to who prefers what. */
+  private readonly weigh = (found: Found): number => weightOf(found, this.request.prefer);
+
   /** A layout with what it still lacks; nothing where one of its kind was found that weighs no more even so, and gives as much. */
   private wholes(layout: Layout): readonly Layout[] {
     const cost = layoutCost(layout, this.stock.purse);
     const isOutdone = this.found.some(
       (one) =>
         one.kind === layout.kind &&
-        weightOf(one) <= cost.weight &&
+        this.weigh(one) <= cost.weight &&
         (leavesHeadphones(one.layout) || !leavesHeadphones(layout)),
     );
     return isOutdone ? [] : completed(layout, this.request, this.stock);
@@ -178,13 +185,14 @@ export class Search {
   }
 
   private decide(layout: Layout, cost: Cost): void {
-    if (this.best.some((one) => weightOf(one) <= cost.weight && isBoundToPad(layout, one))) return;
+    const { prefer } = this.request;
+    if (this.best.some((one) => this.weigh(one) <= cost.weight && isBoundToPad(layout, one, prefer))) return;
     // Another of a kind that was found, and weighs no more even with its hiss, is no better; it is looked at if it gives something else.
     if (
       this.found.some(
         (one) =>
           one.kind === layout.kind &&
-          weightOf(one) <= cost.weight &&
+          this.weigh(one) <= cost.weight &&
           leavesHeadphones(one.layout) === leavesHeadphones(layout),
       )
     )
@@ -230,7 +238,9 @@ export class Search {
     const last = this.request.destinations.at(-1);
     if (begins === undefined || !last) return false;
     const sockets = partFor(this.request, last.part).ports.filter(({ direction }) => direction !== 'out');
-    const plain = this.found.filter((one) => isPlain(one) && boxesOf(between(one.layout)).length > 0);
+    const plain = this.found.filter(
+      (one) => isPlain(one, this.request.prefer) && boxesOf(between(one.layout)).length > 0,
+    );
     return sockets.map(socketKind).every((socket) =>
       plain.some((one) => {
         const known = boxesOf(between(one.layout).filter((part) => !this.isAddedAnyway(part)));
@@ -256,12 +266,13 @@ export class Search {
   private keep(found: Found): void {
     this.found.push(found);
     const parts = partsIn(found.layout);
-    this.answered.set(parts, [...(this.answered.get(parts) ?? []), weightOf(found)]);
+    this.answered.set(parts, [...(this.answered.get(parts) ?? []), this.weigh(found)]);
     this.best = bestOf(this.found, this.count, this.request.prefer);
     const { best } = this;
     const first = this.first ?? best[0];
-    const most = first && sensibleBeside(first);
-    const lastBest = best.length < this.count ? undefined : Math.max(...best.map(weightOf));
+    const most = first && sensibleBeside(first, this.request.prefer);
+    const lastBest =
+      best.length < this.count || this.soundFirst ? undefined : Math.max(...best.map(this.weigh));
     const weight = Math.min(most ?? Infinity, lastBest ?? Infinity);
     this.ceiling = Number.isFinite(weight) ? { ...NOTHING, weight } : undefined;
   }
@@ -361,7 +372,7 @@ export class Search {
   get cut(): number {
     const least = Math.min(Infinity, ...this.streams.map(({ stream }) => stream.cut)) + this.surcharge.weight;
     // What sounds better may cost more than all that was found: who wants the best sound is told how far was looked.
-    if (this.request.prefer === 'sound' && this.ceiling) return Math.min(least, this.ceiling.weight);
+    if (this.soundFirst && this.ceiling) return Math.min(least, this.ceiling.weight);
     return this.ceiling && least > this.ceiling.weight ? Infinity : least;
   }
 

@@ -98,11 +98,11 @@ function itemsOf(layout: Layout, request: RouteRequest): { buy: Item[]; own: Ite
 }
 
 /** The first thing in which a route comes after the one before it. */
-function lostTo(here: Found, before: Found): Lost {
+function lostTo(here: Found, before: Found, { prefer }: RouteRequest): Lost {
   const pairs: readonly (readonly [Lost['by'], number, number])[] = [
     ['evidence', gradeOf(here.judged), gradeOf(before.judged)],
     ['overruns', here.overruns, before.overruns],
-    ['weight', weightOf(here), weightOf(before)],
+    ['weight', weightOf(here, prefer), weightOf(before, prefer)],
     ['noise', qualityOf(here.judged), qualityOf(before.judged)],
     ['joints', here.cost.joints, before.cost.joints],
   ];
@@ -137,7 +137,7 @@ function routeOf(found: Found, index: number, before: Found | undefined, request
     listeners: judged.listeners,
     overNoise: Math.min(...judged.arrives.map(overNoise)),
     evidence: EVIDENCE_KINDS[gradeOf(judged)] ?? 'untested',
-    ...(before && { lost: lostTo(found, before) }),
+    ...(before && { lost: lostTo(found, before, request) }),
     rig: named(rig, request),
   };
 }

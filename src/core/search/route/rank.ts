@@ -39,8 +39,19 @@ export const gradeOfEvidence = (evidence: Evidence): number => EVIDENCE_KINDS.in
 /** Speech peaks over noise of the worst arrival, whole dB: less is not heard and is no reason to choose. */
 export const qualityOf = (judged: Outcome): number => Math.round(Math.min(...judged.arrives.map(overNoise)));
 
-/** What is less clear of the noise than CLEAR_OF_NOISE is heard to hiss; each dB short of it weighs as much as so much money. Ours. */
-const HISS = 1;
+/** How far from the noise speech peaks are wanted, dB, and what each dB short of it weighs in money. */
+interface Hiss {
+  readonly clear: number;
+  readonly decibel: number;
+}
+
+/** What is less clear of the noise than CLEAR_OF_NOISE is heard to hiss; who wants the best sound pays for as much as a good preamplifier gives. Ours. */
+const HISS: Readonly<Record<Preference, Hiss>> = {
+  money: { clear: CLEAR_OF_NOISE, decibel: 1 },
+  pieces: { clear: CLEAR_OF_NOISE, decibel: 1 },
+  sound: { clear: 65, decibel: 5 },
+};
+const USUAL: Preference = 'money';
 
 /** So much of a band is hardly missed, dB; each dB more, up to half the power, where it is a finding, weighs as much. Ours. */
 const HARDLY = 1;
@@ -59,9 +70,12 @@ const notedIn = ({ findings }: Outcome): number =>
   findings.filter((f) => f.severity === 'note' && (checkOf(f.code)?.cures ?? []).includes('link')).length;
 
 /** Money and bother, and what a hiss, touchy knobs, copper in place of a box, notes about the plugs and a side left empty weigh. */
-export const weightOf = ({ cost, judged, touchy, rough, apart, lost }: Weighed): number =>
+export const weightOf = (
+  { cost, judged, touchy, rough, apart, lost }: Weighed,
+  prefer: Preference = USUAL,
+): number =>
   cost.weight +
-  HISS * Math.max(0, CLEAR_OF_NOISE - qualityOf(judged)) +
+  HISS[prefer].decibel * Math.max(0, HISS[prefer].clear - qualityOf(judged)) +
   DULL * Math.max(0, lost - HARDLY) +
   (touchy ? TOUCHY : 0) +
   rough +
@@ -74,14 +88,17 @@ const PLACES: ReadonlyMap<string, number> = new Map(CATALOGUE.map(({ id }, index
 const uncommonness = ({ layout }: Found): number =>
   between(layout).reduce((sum, { id }) => sum + (PLACES.get(id) ?? CATALOGUE.length), 0);
 
+/** What is clearer than a good preamplifier makes it is no better. */
+const clearness = ({ judged }: Found): number => Math.min(qualityOf(judged), HISS.sound.clear);
+
 /** How routes are compared, the first difference deciding: evidence, runs too long, money and bother, quality, joints. Who wants the best sound has quality before money. */
 export const compareFound =
-  (prefer: Preference = 'money') =>
+  (prefer: Preference = USUAL) =>
   (a: Found, b: Found): number =>
     gradeOf(a.judged) - gradeOf(b.judged) ||
     a.overruns - b.overruns ||
-    (prefer === 'sound' ? qualityOf(b.judged) - qualityOf(a.judged) : 0) ||
-    sign(weightOf(a) - weightOf(b)) ||
+    (prefer === 'sound' ? clearness(b) - clearness(a) : 0) ||
+    sign(weightOf(a, prefer) - weightOf(b, prefer)) ||
     qualityOf(b.judged) - qualityOf(a.judged) ||
     a.cost.joints - b.cost.joints ||
     uncommonness(a) - uncommonness(b);
@@ -93,8 +110,8 @@ const SENSIBLE = { times: 4 / 3, more: 20 };
 const sign = (difference: number): number => (Math.abs(difference) < 1e-6 ? 0 : difference);
 
 /** The most that a further route may weigh beside the best. */
-export const sensibleBeside = (best: Weighed): number =>
-  Math.max(weightOf(best) * SENSIBLE.times, weightOf(best) + SENSIBLE.more);
+export const sensibleBeside = (best: Weighed, prefer?: Preference): number =>
+  Math.max(weightOf(best, prefer) * SENSIBLE.times, weightOf(best, prefer) + SENSIBLE.more);
 
 /** Sockets at a headset jack of the recorder's or a dongle's from which its playback is heard, and that are free. */
 export const leavesHeadphones = (layout: Layout): boolean =>
@@ -167,15 +184,16 @@ const endsOf = ({ kind }: Pick<Found, 'kind'>): string => {
 };
 
 /** Nothing that is put in makes it clearer to the ear. */
-export const isClear = ({ judged }: Pick<Found, 'judged'>): boolean => qualityOf(judged) >= CLEAR_OF_NOISE;
+export const isClear = ({ judged }: Pick<Found, 'judged'>, prefer: Preference = USUAL): boolean =>
+  qualityOf(judged) >= HISS[prefer].clear;
 
 /** Both sides are there, where there are two and both are wanted. */
 export const isWhole = ({ judged, apart }: Pick<Found, 'judged' | 'apart'>): boolean =>
   apart || judged.arrives.every(({ channels }) => channels === 'both' || channels === 'mono');
 
 /** Nothing but money and bother weighs: what is put in besides can make it no lighter. */
-export const isPlain = (found: Found): boolean =>
-  isClear(found) && isWhole(found) && weightOf(found) <= found.cost.weight + 1e-6;
+export const isPlain = (found: Found, prefer?: Preference): boolean =>
+  isClear(found, prefer) && isWhole(found) && weightOf(found, prefer) <= found.cost.weight + 1e-6;
 
 /** It has a stage of its own. */
 const amplifies = ({ paths = [] }: Part): boolean => paths.length > 0;
@@ -200,13 +218,17 @@ function hasMore(b: Pick<Found, 'layout' | 'kind'>, a: Pick<Found, 'layout' | 'k
 }
 
 /** Whether `b` is `a` with something more put in, for which it gives nothing more and is hardly clearer of the noise. */
-function isPadded(b: Found, a: Found): boolean {
+function isPadded(b: Found, a: Found, prefer?: Preference): boolean {
   if (!hasMore(b, a)) return false;
   const given = givesOf(a);
   const givesMore = givesOf(b).some((one) => !given.includes(one));
   // What spares the treble is wanted for that: a pick-up on an input of its own.
   const isAsBright = a.lost - b.lost <= HARDLY;
-  return !givesMore && isAsBright && (isClear(a) || qualityOf(b.judged) < qualityOf(a.judged) + WORTH_A_PART);
+  return (
+    !givesMore &&
+    isAsBright &&
+    (isClear(a, prefer) || qualityOf(b.judged) < qualityOf(a.judged) + WORTH_A_PART)
+  );
 }
 
 /** Whether two layouts are the same but for what carries nothing but numbers: neither is clearer of the noise. */
@@ -220,10 +242,10 @@ function sameSound(a: Layout, b: Layout): boolean {
 }
 
 /** Whether a layout that nobody has judged is bound to be a route that is known with something needless in it. */
-export function isBoundToPad(layout: Layout, a: Found): boolean {
+export function isBoundToPad(layout: Layout, a: Found, prefer?: Preference): boolean {
   const given = givesOf(a);
   return (
-    ((isClear(a) && a.lost <= HARDLY) || sameSound(layout, a.layout)) &&
+    ((isClear(a, prefer) && a.lost <= HARDLY) || sameSound(layout, a.layout)) &&
     isWhole(a) &&
     hasMore({ layout, kind: layout.kind }, a) &&
     laidOut(layout).every((one) => given.includes(one))
@@ -248,8 +270,9 @@ export function bestOf(found: readonly Found[], count: number, prefer?: Preferen
   const best: Found[] = [];
   for (const one of [...kinds.values()].sort(compare)) {
     const [first] = best;
-    if (first && (one.overruns > first.overruns || weightOf(one) > sensibleBeside(first))) continue;
-    if (best.some((better) => isPadded(one, better) || isLess(one, better))) continue;
+    if (first && (one.overruns > first.overruns || weightOf(one, prefer) > sensibleBeside(first, prefer)))
+      continue;
+    if (best.some((better) => isPadded(one, better, prefer) || isLess(one, better))) continue;
     best.push(one);
     if (best.length === count) break;
   }

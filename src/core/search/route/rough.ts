@@ -1,6 +1,6 @@
 import type { Facts } from '../../engine';
-import { LOST_DB } from '../../checks';
-import { CLEAR_OF_FIRST, HEAPED, IN_LINE, SHARED_OUT } from '../bother';
+import { LOST_DB, outputSides } from '../../checks';
+import { CLEAR_OF_FIRST, EARS_TAKEN, HEAPED, IN_LINE, SHARED_OUT } from '../bother';
 import { magnitude, nodeKey } from '../../engine/circuit';
 import { arrivalChains } from '../../engine/levels';
 import { gainToDb } from '../../units';
@@ -69,12 +69,27 @@ const isLoadedDown = (facts: Facts, chains: readonly Chain[]): boolean =>
     });
   });
 
+/** Whether a stage of a box between gives its sound by a headphone socket: a jack with left and right on it. */
+function isByEars(facts: Facts, { source }: Chain, { placed, is, path }: Chain['stages'][number]): boolean {
+  const laid = facts.laid.get(placed);
+  if (is !== 'output' || !path || !laid || laid.part.host || placed === source) return false;
+  const sides = outputSides(facts, laid);
+  const hasBoth = ({ port, role }: (typeof sides)[number]) =>
+    sides.some((other) => other.port === port && other.role !== role);
+  return sides.some((side) => nodeKey(placed, side.gives) === path.to && hasBoth(side));
+}
+
+/** A recorder hangs in a headphone socket of a box on the way. */
+const takesEars = (facts: Facts, chains: readonly Chain[]): boolean =>
+  chains.some((chain) => chain.stages.some((stage) => isByEars(facts, chain, stage)));
+
 /** What it weighs that copper or a socket stands where practice takes a box of another kind (common practice). */
 export function roughnessOf(facts: Facts): number {
   const chains = arrivalChains(facts);
   return (
     (isHeaped(facts.rig, chains) ? HEAPED : 0) +
     (isInLine(facts, chains) || isLoadedDown(facts, chains) ? IN_LINE : 0) +
-    (isSharedOut(facts.rig, chains) ? SHARED_OUT : 0)
+    (isSharedOut(facts.rig, chains) ? SHARED_OUT : 0) +
+    (takesEars(facts, chains) ? EARS_TAKEN : 0)
   );
 }
