@@ -155,7 +155,8 @@ export const BOXES: readonly Part[] = [
     price: 25,
     ports: [
       through('holes', 'XLR holes', 'xlr-3', 'jack'),
-      through('big', '6.35 mm plug', 'ts-6.35', 'plug'),
+      // Sold to come from a microphone: for the other way there are DI boxes.
+      { ...through('big', '6.35 mm plug', 'ts-6.35', 'plug'), direction: 'out' },
     ],
     circuit: [
       ...transformer('', ['holes.2', 'holes.3'], ['big.T', 'big.S'], 10, 2),

@@ -35,7 +35,8 @@ export const addScores = (a: Score, b: Score): Score => ({
   moved: a.moved + b.moved,
 });
 
-const SAME = 1e-9;
+/** Figures that differ by less are the same. */
+export const SAME = 1e-9;
 
 /** Negative where `a` is better. Noise that differs by less than a millionth is the same. */
 export function compareScores(a: Score, b: Score): number {

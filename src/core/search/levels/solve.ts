@@ -1,6 +1,6 @@
 import type { Control, Place } from '../settings/controls';
 import type { ChainModel } from './model';
-import { addScores, compareScores, NO_SCORE, offTarget, type Aim, type Score } from './score';
+import { addScores, compareScores, NO_SCORE, offTarget, SAME, type Aim, type Score } from './score';
 
 export type Chosen = ReadonlyMap<string, Place>;
 
@@ -157,11 +157,14 @@ class ChainSolver {
   private bestOf(fixed: Chosen): Come {
     const n = this.stretches.length - 1;
     const stretch = this.stretches[n] ?? { turned: [], rooms: [], ratios: [] };
+    const ways = stretch.control ? this.waysOf(stretch, stretch.control, fixed) : [undefined];
     let best: Come | undefined;
     for (const come of this.upTo(n - 1, fixed)) {
-      for (const way of stretch.control ? this.waysOf(stretch, stretch.control, fixed) : [undefined]) {
-        const next = this.through(come, stretch, way);
-        const found = { ...next, off: offTarget(this.model.peak + next.gain, this.aim) };
+      for (const way of ways) {
+        const off = offTarget(this.model.peak + come.gain + (way?.by ?? 0), this.aim);
+        // Too little room only grows, and what is off the target decides next: most are seen to be worse before they are worked out.
+        if (best && come.over >= best.over && off > best.off + SAME) continue;
+        const found = { ...this.through(come, stretch, way), off };
         if (!best || compareScores(found, best) < 0) best = found;
       }
     }

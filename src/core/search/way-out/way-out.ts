@@ -74,6 +74,9 @@ function touched(before: Rig, after: Rig): ReadonlySet<string> {
 const isSetting = (edit: RigEdit, parts: ReadonlySet<string>): boolean =>
   (edit.kind === 'set' || edit.kind === 'choose') && parts.has(edit.part);
 
+/** A lead or adapter comes in. */
+const isLink = ({ kind }: RigEdit): boolean => kind === 'insert' || kind === 'swap';
+
 const isPlug = (edit: RigEdit, parts: ReadonlySet<string>): boolean =>
   (edit.kind === 'move' && parts.has(edit.from.part)) || (edit.kind === 'turn' && parts.has(edit.part));
 
@@ -163,7 +166,9 @@ class Search {
     if (!move.rewires) return undefined;
     if (mayStand(from.state, state))
       return state.weighing.every(isSettable) ? waiting('settings') : undefined;
-    return !from.waitsFor && mayBePlugged(from.state, state) ? waiting('plugs') : undefined;
+    return !from.waitsFor && move.edits.some(isLink) && mayBePlugged(from.state, state)
+      ? waiting('plugs')
+      : undefined;
   }
 }
 
