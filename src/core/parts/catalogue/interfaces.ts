@@ -329,6 +329,17 @@ export const INTERFACES: readonly Part[] = [
     power: [{ setting: 'mains', is: 'on' }],
     powerSwitch: mains,
   }),
+  interfacePart({
+    id: 'interface-four-mics',
+    name: 'Interface, four microphone inputs, mains',
+    summary: 'four preamplifiers, a combo socket each; its own supply',
+    price: 350,
+    inputs: 4,
+    usb: usbB,
+    draw: { on: 490, off: 350 },
+    power: [{ setting: 'mains', is: 'on' }],
+    powerSwitch: mains,
+  }),
   {
     ...interfacePart({
       id: 'interface-firewire',

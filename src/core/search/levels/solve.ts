@@ -113,7 +113,7 @@ class ChainSolver {
     return { gain, over, off: 0, lean, noise, moved, before: come, ...(way && { place: way.named }) };
   }
 
-  /** The best ways through the stretches up to one, for each sum of what was turned one. */
+  /** The best ways through the stretches up to one, for each sum of what was turned one; the least sum first. */
   private upTo(n: number, fixed: Chosen): readonly Come[] {
     const key = (this.givenUpTo[n] ?? []).map((name) => fixed.get(name)?.decibels).join();
     const known = this.known[n]?.get(key);
@@ -130,7 +130,7 @@ class ChainSolver {
         if (!other || compareScores(next, other) < 0) best.set(sum, next);
       }
     }
-    const found = [...best.values()];
+    const found = [...best.values()].sort((a, b) => a.gain - b.gain);
     this.known[n]?.set(key, found);
     return found;
   }
@@ -157,12 +157,14 @@ class ChainSolver {
   private bestOf(fixed: Chosen): Come {
     const n = this.stretches.length - 1;
     const stretch = this.stretches[n] ?? { turned: [], rooms: [], ratios: [] };
-    const ways = stretch.control ? this.waysOf(stretch, stretch.control, fixed) : [undefined];
+    const comes = this.upTo(n - 1, fixed);
     let best: Come | undefined;
-    for (const come of this.upTo(n - 1, fixed)) {
-      for (const way of ways) {
+    for (const way of stretch.control ? this.waysOf(stretch, stretch.control, fixed) : [undefined]) {
+      const wanted = this.aim.target - this.model.peak - (way?.by ?? 0);
+      for (const come of nearest(comes, wanted)) {
         const off = offTarget(this.model.peak + come.gain + (way?.by ?? 0), this.aim);
-        // Too little room only grows, and what is off the target decides next: most are seen to be worse before they are worked out.
+        // Too little room only grows, and what is off the target decides next: farther from it than the best none can be better than with all room.
+        if (best && best.over <= 0 && off > best.off + SAME) break;
         if (best && come.over >= best.over && off > best.off + SAME) continue;
         const found = { ...this.through(come, stretch, way), off };
         if (!best || compareScores(found, best) < 0) best = found;
@@ -176,6 +178,24 @@ class ChainSolver {
     for (let at: Come | undefined = this.best(fixed); at; at = at.before)
       if (at.place) chosen.set(...at.place);
     return chosen;
+  }
+}
+
+/** In the order of how far they have come from a gain, the nearest first; of a list by gain. */
+function* nearest(comes: readonly Come[], gain: number): Generator<Come> {
+  let [low, high] = [0, comes.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((comes[middle]?.gain ?? 0) < gain) low = middle + 1;
+    else high = middle;
+  }
+  for (let [down, up] = [low - 1, low]; down >= 0 || up < comes.length;) {
+    const [under, over] = [comes[down], comes[up]];
+    const isUnder = under !== undefined && (over === undefined || gain - under.gain <= over.gain - gain);
+    if (isUnder) down -= 1;
+    else up += 1;
+    const next = isUnder ? under : over;
+    if (next) yield next;
   }
 }
 

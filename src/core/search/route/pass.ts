@@ -341,7 +341,22 @@ export class Search {
       else open.set(one, spent + DIVE);
       yield;
     }
+    const unseen = [...open].filter(([, spent]) => spent === 0).map(([one]) => one);
+    if (this.found.length === 0) yield* this.lookInto(unseen);
     yield* this.judgeWaiting();
+  }
+
+  /** Nothing was found in what could weigh least: each shape that was not looked at yet has its turn before these are searched to their end. */
+  private *lookInto(unseen: readonly Bounded[]): Generator<void> {
+    const byBound = unseen
+      .flatMap((one) => (one.bound ? [{ one, bound: one.bound }] : []))
+      .sort((a, b) => compareCosts(a.bound, b.bound));
+    for (const { one } of byBound) {
+      for (let spent = 0; spent < MOST_DIVE && this.found.length === 0; spent += DIVE) {
+        if (yield* this.diveInto(one)) break;
+        yield;
+      }
+    }
   }
 
   /** Some steps into one shape, until its first layout; whether there was one. */
