@@ -155,7 +155,8 @@ describe('keys belong to what has the focus', () => {
   it('letters typed in the phone’s list of rigs choose a rig and open nothing', async () => {
     const page = await openPage('?rig=slipway-diary', 'phone');
     await page.verdict('silent', 'wrong-mic');
-    await page.driver.executeScript('document.querySelector("select[aria-label=Rig]").focus()');
+    const rigs = await page.find("//select[@aria-label='Rig']");
+    await page.driver.executeScript('arguments[0].focus()', rigs);
     await page.driver.actions().sendKeys('n').perform();
     expect(await dialogs(page)).toBe(0);
   });

@@ -4,14 +4,18 @@ import { ChevronDown } from 'lucide-react';
 import { useState } from 'react';
 import type { Finding } from '../../core/checks';
 import type { JointView } from '../../core/views';
+import { isPhoneConnector } from '../../core/plugs';
 import { sayBracket, sayJoint, sayTitle } from '../../core/words';
 import type { Joint, Rig, RigEdit } from '../../core/rig';
-import { JointDrawing } from './joint-drawing';
 import { weighs } from './joint-status';
 import { PlugHandle } from './plug-handle';
 import { lazily } from '../shared/lazily';
 
+const JointDrawing = lazily(() => import('./joint-drawing').then((m) => m.JointDrawing));
 const ContactTable = lazily(() => import('./contact-table').then((m) => m.ContactTable));
+
+/** The drawing is fetched when a joint is first opened; its place is kept until then. */
+const PLACE = { phone: 'aspect-[440/222]', pins: 'aspect-[440/170]' };
 
 interface JointRowProps {
   readonly rig: Rig;
@@ -68,12 +72,16 @@ export function JointRow({ rig, joint, finding, above, leadsTo, floating, ...res
         <PlugHandle rig={rig} joint={rest.own} edit={rest.edit} carry={rest.carry} />
       </div>
       <Collapsible.Content className="px-3 pb-3">
-        <JointDrawing
-          rig={rig}
-          joint={joint}
-          finding={finding}
-          brings={joint.plug.part === above ? 'plug' : 'jack'}
-        />
+        <div
+          className={`w-full max-w-md ${PLACE[isPhoneConnector(joint.plugPort.connector) ? 'phone' : 'pins']}`}
+        >
+          <JointDrawing
+            rig={rig}
+            joint={joint}
+            finding={finding}
+            brings={joint.plug.part === above ? 'plug' : 'jack'}
+          />
+        </div>
         <details className="fold mt-1">
           <summary className="font-semibold">Contact by contact</summary>
           <ContactTable joint={joint} floating={floating} />
