@@ -15,7 +15,7 @@ const JointDrawing = lazily(() => import('./joint-drawing').then((m) => m.JointD
 const ContactTable = lazily(() => import('./contact-table').then((m) => m.ContactTable));
 
 /** The drawing is fetched when a joint is first opened; its place is kept until then. */
-const PLACE = { phone: 'aspect-[440/222]', pins: 'aspect-[440/170]' };
+const PLACE = { round: 'aspect-[440/222]', pinned: 'aspect-[440/170]' };
 
 interface JointRowProps {
   readonly rig: Rig;
@@ -73,7 +73,7 @@ export function JointRow({ rig, joint, finding, above, leadsTo, floating, ...res
       </div>
       <Collapsible.Content className="px-3 pb-3">
         <div
-          className={`w-full max-w-md ${PLACE[isPhoneConnector(joint.plugPort.connector) ? 'phone' : 'pins']}`}
+          className={`w-full max-w-md ${PLACE[isPhoneConnector(joint.plugPort.connector) ? 'round' : 'pinned']}`}
         >
           <JointDrawing
             rig={rig}
