@@ -1,8 +1,18 @@
 import { type Part } from '../parts';
 import { type AppId } from '../apps';
 import { excessOf, freshId, LIMITS } from './limits';
-import { mate } from '../plugs';
-import { canChoose, canStand, endsOf, isFree, jointAt, jointsOf, partIn, portOf, samePort } from './lookup';
+import {
+  canChoose,
+  canStand,
+  endsOf,
+  goTogether,
+  isFree,
+  jointAt,
+  jointsOf,
+  partIn,
+  portOf,
+  samePort,
+} from './lookup';
 import { makeOwn } from './own-parts';
 import { forgetPart, putPerson, takenIds, takePerson } from './people';
 import { putAir, putRoom, putSession, putSite } from './surroundings';
@@ -139,18 +149,12 @@ function turn(rig: Rig, edit: EditOf<'turn'>): Rig {
 const farOf = (joint: Joint, near: PortRef): PortRef =>
   samePort(joint.plug, near) ? joint.jack : joint.plug;
 
-/** Whether what is in one port goes into another. */
-function goesInto(rig: Rig, joint: Joint, from: PortRef, to: PortRef): boolean {
-  const [plug, jack] = [portOf(rig, farOf(joint, from)), portOf(rig, to)];
-  return plug !== undefined && jack !== undefined && mate(plug, jack).fits;
-}
-
 /** To a free port, or to one of the same part that is in use: what is there goes where this came from, if it fits. */
 function move(rig: Rig, edit: EditOf<'move'>): Rig {
   const { from, to } = edit;
   const there = jointAt(rig, to);
   const isPlaceFor =
-    there && there.id !== edit.joint && from.part === to.part && goesInto(rig, there, to, from);
+    there && there.id !== edit.joint && from.part === to.part && goTogether(rig, farOf(there, to), from);
   const left = rig.joints.filter((j) => j.id !== edit.joint && !(isPlaceFor && j === there));
   if (!isFree({ ...rig, joints: left }, to)) return rig;
   return {

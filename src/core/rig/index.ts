@@ -21,6 +21,7 @@ export {
   choiceOf,
   displayName,
   endsOf,
+  goTogether,
   isFree,
   jointAt,
   portsInOpening,

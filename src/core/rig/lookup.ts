@@ -1,5 +1,6 @@
 import { CATALOGUE, findPart, type Part, type PartPort } from '../parts';
 import { DEFAULT_APP, findApp } from '../apps';
+import { mate } from '../plugs';
 import { own } from '../schema';
 import type { Joint, PlacedPart, PortRef, Rig, SettingValue } from './types.generated';
 
@@ -42,6 +43,12 @@ export function partOf(rig: Rig, placedId: string): Part | undefined {
 
 export const portOf = (rig: Rig, ref: PortRef): PartPort | undefined =>
   partOf(rig, ref.part)?.ports.find((port) => port.id === ref.port);
+
+/** Whether what is at one port goes together with another port. */
+export function goTogether(rig: Rig, a: PortRef, b: PortRef): boolean {
+  const [one, other] = [portOf(rig, a), portOf(rig, b)];
+  return one !== undefined && other !== undefined && mate(one, other).fits;
+}
 
 /** The joint that occupies a port, if any. */
 export const jointAt = (rig: Pick<Rig, 'joints'>, ref: PortRef): Joint | undefined =>

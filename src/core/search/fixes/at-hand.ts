@@ -7,6 +7,7 @@ import {
   bridges,
   choiceOf,
   endsOf,
+  goTogether,
   isFree,
   jointsOf,
   laidParts,
@@ -151,14 +152,10 @@ export function exchanges(rig: Rig, laid: LaidPart): RigEdit[] {
     const found = endsOf(joint, laid.placed.id);
     return found ? [{ joint, ...found }] : [];
   });
-  const goes = (far: PortRef, to: PortRef): boolean => {
-    const [plug, jack] = [portOf(rig, far), portOf(rig, to)];
-    return plug !== undefined && jack !== undefined && mate(plug, jack).fits;
-  };
   return ends.flatMap((one, index) =>
     ends
       .slice(index + 1)
-      .filter((other) => goes(one.far, other.near) && goes(other.far, one.near))
+      .filter((other) => goTogether(rig, one.far, other.near) && goTogether(rig, other.far, one.near))
       .map((other) => ({ kind: 'move', joint: one.joint.id, from: one.near, to: other.near }) as const),
   );
 }
