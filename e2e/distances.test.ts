@@ -31,7 +31,7 @@ it('the length on an owned lead counts: twelve metres are bridged with the one o
     const field = '//label[starts-with(., "Dynamic microphone, XLR to")]/input';
     await page.typeInto(field, '12');
     await page.button('Find the ways');
-    const first = await page.text('//*[@data-route="1"]');
+    const first = await page.text('//section[@aria-label="Ways"]//*[@data-route="1"]');
     expect(first).toContain('15 m');
     expect(first).toMatch(/XLR lead, 15 m/);
     expect(first).toContain('nothing to buy');

@@ -16,6 +16,9 @@ async function asks(page: Page, source: string, host: string): Promise<void> {
   await page.click(ITEM(host));
 }
 
+/** A way of the answer, when it is looked for no more. */
+const WAY = (rank: number) => `//section[@aria-label="Ways"]//*[@data-route="${rank}"]`;
+
 const wish = (page: Page, says: string) => page.click(`//label[contains(., "${says}")]/input`);
 
 it('offers the questions of the yard while nothing is asked, and answers one', async () => {
@@ -28,12 +31,45 @@ it('offers the questions of the yard while nothing is asked, and answers one', a
       '//button[starts-with(@aria-label, "What is to be recorded?")][contains(., "Condenser")]',
     );
     await page.button('Find the ways');
-    expect(await page.text('//*[@data-route="1"]')).toContain('The tablet will record the microphone');
+    expect(await page.text(WAY(1))).toContain('The tablet will record the microphone');
     await page.click('(//summary[contains(., "How to plug it in")])[1]');
     // What harms comes first: then plugging.
-    const step = (n: number) => page.text(`//*[@data-route="1"]//details//ol/li[${n}]`);
+    const step = (n: number) => page.text(`${WAY(1)}//details//ol/li[${n}]`);
     expect(await step(1)).toMatch(/^Levels down, phantom off/);
     expect(await step(2)).toMatch(/^Plug /);
+    expect(await violationsOn(browser.driver)).toEqual([]);
+  } finally {
+    await browser.driver.quit();
+  }
+});
+
+it('shows what it has proved while it looks on, and keeps it when stopped', async () => {
+  const browser = await openBrowser('phone');
+  try {
+    const page = new Page(browser);
+    await browser.driver.get(`${inject('address')}route`);
+    await page.button('Quay microphone to tablet and camera at once');
+    await browser.driver.executeScript(
+      `window.shown = [];
+       new MutationObserver(() => {
+         const way = document.querySelector('[aria-label="Ways so far"] [data-route="1"]');
+         if (way) window.shown.push(way.textContent);
+       }).observe(document.querySelector('main'), { childList: true, subtree: true });`,
+    );
+    await page.button('Find the ways');
+    await page.find('//section[@aria-label="Ways"]');
+    const [shown] = await browser.driver.executeScript<string[]>('return window.shown');
+    expect(shown).toContain('The tablet will record the microphone');
+    // Cut by time: more of it is offered, what is known stays on the page meanwhile, and when it is stopped.
+    const title = (of: string) => page.text(`//section[@aria-label="${of}"]/h2`);
+    expect(await title('Ways')).toContain('Cut short by time: nothing that weighs under');
+    const first = await page.text('//*[@data-route="1"]//h3');
+    await page.button('Look for up to 20 s');
+    expect(await title('Ways so far')).toMatch(/^\d proved ways? so far$/);
+    expect(await page.text('//*[@data-route="1"]//h3')).toBe(first);
+    await page.button('Stop');
+    expect(await title('Ways')).toContain('Cut short: what was not looked at is not known.');
+    expect(await page.text('//*[@data-route="1"]//h3')).toBe(first);
     expect(await violationsOn(browser.driver)).toEqual([]);
   } finally {
     await browser.driver.quit();
@@ -47,11 +83,11 @@ it('lays a call-in: a send and a way back for each caller, and the sends set', a
     await browser.driver.get(`${inject('address')}route`);
     await page.button('Harbour call-in: two callers on the desk');
     await page.button('Find the ways');
-    const first = await page.text('//*[@data-route="1"]');
+    const first = await page.text(WAY(1));
     expect(first).toContain('The first phone will send the microphone to the far end');
     expect(first).toContain('The second phone will send the microphone to the far end');
     await page.click('(//summary[contains(., "How to plug it in")])[1]');
-    const steps = await page.text('//*[@data-route="1"]//details//ol');
+    const steps = await page.text(`${WAY(1)}//details//ol`);
     for (const says of ['FX send output', 'Monitor send output', 'line input 1 left', 'line input 2 right'])
       expect(steps).toContain(says);
     expect(steps).toMatch(/Line pair \d, (Monitor|FX) send to/);
@@ -77,11 +113,11 @@ it('leaves a broken jack aside, and keeps a mouse plugged in', async () => {
     await page.click('//label[contains(., "headset jack")]/input');
     await page.find('//summary[contains(., "Not to be used: headset jack")]');
     await page.button('Find the ways');
-    expect(await page.text('//*[@data-route="1"]')).toContain('USB-C');
+    expect(await page.text(WAY(1))).toContain('USB-C');
     await browser.driver.executeScript('window.scrollTo(0, 0)');
     await page.click('//select[@aria-label="Keep plugged in beside"]/option[contains(., "Mouse")]');
     await page.button('Find the ways');
-    await page.find('//*[@data-route="1"][contains(., "hub")]');
+    await page.find(`${WAY(1)}[contains(., "hub")]`);
     expect(await violationsOn(browser.driver)).toEqual([]);
   } finally {
     await browser.driver.quit();
@@ -119,17 +155,16 @@ describe('Route', () => {
   it('finds the way from the drawer first', async () => {
     await asks(page, 'Receiver, TRS output', 'Phone, 8-pin port');
     await page.button('Find the ways');
-    const first = await page.text('//*[@data-route="1"]');
+    const first = await page.text(WAY(1));
     expect(first).toContain('The phone will record the pack');
     expect(first).toContain('nothing to buy');
     expect(first).toContain('TRS-to-TRRS patch cable');
-    expect(await page.text('//*[@data-route="2"]')).toContain('where the one before');
+    expect(await page.text(WAY(2))).toContain('where the one before');
     expect(await violationsOn(browser.driver)).toEqual([]);
   });
 
   it('compares ways side by side', async () => {
-    for (const rank of [1, 2])
-      await page.click(`//*[@data-route="${rank}"]//label[contains(., "Compare")]/input`);
+    for (const rank of [1, 2]) await page.click(`${WAY(rank)}//label[contains(., "Compare")]/input`);
     const table = await page.text('//section[@aria-label="Compared"]');
     expect(table).toContain('Way 1');
     expect(table).toContain('Speech over noise');
@@ -140,8 +175,8 @@ describe('Route', () => {
     await page.click('//button[starts-with(@aria-label, "What records it?")]');
     await page.click(ITEM('Phone, USB-C port'));
     await page.button('Find the ways');
-    await page.find('//*[@data-route="1"]//*[contains(., "to buy")]');
-    await page.click('//*[@data-route="1"]//button[contains(., "Shopping list")]');
+    await page.find(`${WAY(1)}//*[contains(., "to buy")]`);
+    await page.click(`${WAY(1)}//button[contains(., "Shopping list")]`);
     await page.find('//*[@role="dialog"]//td[text()="Together"]');
     const print = (media: string) =>
       (
@@ -162,11 +197,11 @@ describe('Route', () => {
     await page.click('//button[starts-with(@aria-label, "What records it?")]');
     await page.click(ITEM('Phone, 8-pin port'));
     await page.button('Find the ways');
-    await page.find('//*[@data-route="1"]//*[contains(., "nothing to buy")]');
+    await page.find(`${WAY(1)}//*[contains(., "nothing to buy")]`);
   });
 
   it('takes a way to the Bench, where it is as clean as was said', async () => {
-    await page.click('//*[@data-route="1"]//button[contains(., "Take it to the Bench")]');
+    await page.click(`${WAY(1)}//button[contains(., "Take it to the Bench")]`);
     await page.verdict('clean', 'recorded');
     await page.find('//article[@aria-label="TRS-to-TRRS patch cable"]');
   });
@@ -299,7 +334,7 @@ describe.each(['desk', 'phone'] as const satisfies readonly Size[])('Route, %s, 
       await browser.driver.get(`${inject('address')}route`);
       await asks(page, 'Receiver, TRS output', 'Phone, CTIA headset jack');
       await page.button('Find the ways');
-      await page.find('//*[@data-route="1"]');
+      await page.find(WAY(1));
       expect(await violationsOn(browser.driver)).toEqual([]);
       const overflow = await browser.driver.executeScript<number>(
         'return document.documentElement.scrollWidth - document.documentElement.clientWidth',

@@ -13,6 +13,7 @@ import { applyEdit, laidParts, type Rig } from '../core/rig';
 import { checkRig } from '../core/files/read-rig';
 import { powerView } from '../core/views';
 import { takeLines } from './bench-takes';
+import { practiceLines } from './bench-practice';
 import { routeRows } from './bench-routes';
 import { grown } from './grown';
 import { time, type Row } from './timing';
@@ -169,6 +170,8 @@ export function bench(folder: string, requests: string): string {
     ...[...rows(folder), ...routeRows(requests)].map(
       (r) => `| ${r.what} | ${r.parts} | ${r.median.toFixed(1)} | ${r.p95.toFixed(1)} |`,
     ),
+    '',
+    ...practiceLines(),
     '',
     heapOverAnHour(folder),
     '',

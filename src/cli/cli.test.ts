@@ -155,6 +155,7 @@ describe('symplex plan', () => {
         'searched',
         'complete',
         'ruledOut',
+        'late',
         'leftOut',
         'says',
       ]);
@@ -165,6 +166,16 @@ describe('symplex plan', () => {
       expect(JSON.parse(symplex('check', rig, '--json').stdout)).toMatchObject({ verdict: 'clean' });
     },
   );
+
+  it('has the time that it is given, and says where that was too short', { timeout: 60_000 }, () => {
+    const path = 'demo/requests/loft-condenser.json';
+    const hasty = JSON.parse(symplex('plan', path, '--time', '0', '--json').stdout);
+    expect(hasty).toMatchObject({ complete: false, late: true });
+    expect(hasty.says).toContain('by time');
+    const { status, stderr } = symplex('plan', path, '--time', 'soon');
+    expect(status).toBe(2);
+    expect(stderr).toContain('--time takes milliseconds from 0 to 3600000, not soon');
+  });
 
   it('answers in words', { timeout: 60_000 }, () => {
     const { status, stdout } = symplex('plan', 'demo/requests/slipway-pack-to-phone.json');

@@ -6,7 +6,7 @@ import { oneLine } from '../core/schema';
 import { readRig } from '../core/files/read-rig';
 import { checkReport, spiceReport } from '../core/files';
 import { planReport } from '../core/files/plan-report';
-import { plan, sayRequestProblem } from '../core/search/route';
+import { LIMITS, plan, sayRequestProblem } from '../core/search/route';
 import { readRequest } from '../core/files/read-request';
 import { bench } from './bench';
 import { levelsCsv, levelsReport, readTarget } from '../core/files/levels-report';
@@ -46,7 +46,7 @@ async function loadRig(path: string): Promise<Rig> {
 type Flags = ReadonlyMap<string, string | undefined>;
 
 /** Options that the next word belongs to. */
-const WITH_VALUE: readonly string[] = ['--fixes', '--target', '--rig', '--recorder'];
+const WITH_VALUE: readonly string[] = ['--fixes', '--time', '--target', '--rig', '--recorder'];
 
 /** Apart: the options, and what is left. */
 function readArguments(args: readonly string[]): { flags: Flags; words: readonly string[] } {
@@ -69,14 +69,17 @@ function refuseOthers(flags: Flags, known: readonly string[], usage: string): vo
 /** Time for the search for fixes unless another is asked for, ms: an answer that one waits for. */
 const FIXES_MS = 2000;
 /** An hour. */
-const MOST_FIXES_MS = 3_600_000;
+const MOST_MS = 3_600_000;
 const CHECK_USAGE = 'symplex check RIG.json [--json] [--fixes MS]';
 
-function fixesTime(value: string | undefined): number {
+/** The milliseconds that an option gives, or the usual ones where it is not there. */
+function millisecondsOf(flags: Flags, option: string, usual: number, usage: string): number {
+  if (!flags.has(option)) return usual;
+  const value = flags.get(option);
   const milliseconds = Number(value);
-  if (value === undefined || !/^\d+$/.test(value) || milliseconds > MOST_FIXES_MS) {
+  if (value === undefined || !/^\d+$/.test(value) || milliseconds > MOST_MS) {
     throw new BadInput(
-      `--fixes takes milliseconds from 0 to ${MOST_FIXES_MS}, not ${value === undefined ? 'nothing' : oneLine(value)}: ${CHECK_USAGE}`,
+      `${option} takes milliseconds from 0 to ${MOST_MS}, not ${value === undefined ? 'nothing' : oneLine(value)}: ${usage}`,
     );
   }
   return milliseconds;
@@ -85,7 +88,7 @@ function fixesTime(value: string | undefined): number {
 async function check(path: string | undefined, flags: Flags): Promise<string> {
   if (path === undefined) throw new BadInput(`say which rig: ${CHECK_USAGE}`);
   refuseOthers(flags, ['--json', '--fixes'], CHECK_USAGE);
-  const milliseconds = flags.has('--fixes') ? fixesTime(flags.get('--fixes')) : FIXES_MS;
+  const milliseconds = millisecondsOf(flags, '--fixes', FIXES_MS, CHECK_USAGE);
   const report = checkReport(await loadRig(path), {}, { now: () => performance.now(), milliseconds });
   return flags.has('--json') ? JSON.stringify(report, null, 2) : textReport(report, milliseconds);
 }
@@ -149,14 +152,15 @@ async function soundchecked(path: string | undefined, flags: Flags): Promise<str
   return flags.has('--json') ? JSON.stringify(report, null, 2) : takeText(report);
 }
 
-const PLAN_USAGE = 'symplex plan REQUEST.json [--json]';
+const PLAN_USAGE = 'symplex plan REQUEST.json [--json] [--time MS]';
 
 async function planned(path: string | undefined, flags: Flags): Promise<string> {
   if (path === undefined) throw new BadInput(`say which request: ${PLAN_USAGE}`);
-  refuseOthers(flags, ['--json'], PLAN_USAGE);
+  refuseOthers(flags, ['--json', '--time'], PLAN_USAGE);
+  const milliseconds = millisecondsOf(flags, '--time', LIMITS.milliseconds, PLAN_USAGE);
   const result = readRequest(await readText(path));
   if (!result.ok) throw new BadInput(sayRequestProblem(result.problem));
-  const report = planReport(plan(result.request));
+  const report = planReport(plan(result.request, { ...LIMITS, milliseconds }));
   return flags.has('--json') ? JSON.stringify(report, null, 2) : planText(report);
 }
 

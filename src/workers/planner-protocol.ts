@@ -1,7 +1,12 @@
-import type { Plan, Progress, RouteRequest } from '../core/search/route';
+import type { Plan, Progress, Route, RouteRequest } from '../core/search/route';
+
+/** How far a search is, and the ways proved so far where there are others than were told before. */
+export interface Told extends Progress {
+  readonly routes?: readonly Route[];
+}
 
 /** What the page asks of the planner's thread. */
 export interface PlannerProtocol {
-  /** Searches to the end, telling on the way how far it is. */
-  plan(request: RouteRequest, tell: (progress: Progress) => void): Plan;
+  /** Searches to the end, or for so long where it is said, telling on the way how far it is. */
+  plan(request: RouteRequest, milliseconds: number | undefined, tell: (told: Told) => void): Plan;
 }

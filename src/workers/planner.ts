@@ -1,6 +1,6 @@
 import { proxy } from 'comlink';
-import type { Plan, Progress, RouteRequest } from '../core/search/route';
-import type { PlannerProtocol } from './planner-protocol';
+import type { Plan, RouteRequest } from '../core/search/route';
+import type { PlannerProtocol, Told } from './planner-protocol';
 import { Thread } from './thread';
 
 /** A search that takes longer than this is stuck, ms. */
@@ -25,15 +25,20 @@ export interface Search {
 const startOn = (
   thread: Thread<PlannerProtocol>,
   request: RouteRequest,
-  tell: (progress: Progress) => void,
+  milliseconds: number | undefined,
+  tell: (told: Told) => void,
 ): Search => ({
-  answer: thread.calls.plan(request, proxy(tell)),
+  answer: thread.calls.plan(request, milliseconds, proxy(tell)),
   cancel: () => thread.stop(),
 });
 
-/** Searches in a thread of its own, which is kept warm until a search is broken off. The answer rejects with `ThreadDied`. */
-export const startSearch = (request: RouteRequest, tell: (progress: Progress) => void): Search =>
-  startOn(asked, request, tell);
+/** Searches in a thread of its own, which is kept warm until a search is broken off; `milliseconds`: for longer than is usual. The answer rejects with `ThreadDied`. */
+export const startSearch = (
+  request: RouteRequest,
+  milliseconds: number | undefined,
+  tell: (told: Told) => void,
+): Search => startOn(asked, request, milliseconds, tell);
 
 /** The same beside it, for what is only good to know. */
-export const startBeside = (request: RouteRequest): Search => startOn(beside, request, () => undefined);
+export const startBeside = (request: RouteRequest): Search =>
+  startOn(beside, request, undefined, () => undefined);

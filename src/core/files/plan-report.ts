@@ -42,6 +42,8 @@ export interface PlanReport {
   readonly complete: boolean;
   /** Where it is not complete: nothing that weighs less, money and bother, is left unseen; null where that is not known. */
   readonly ruledOut: number | null;
+  /** It is not complete for want of time: asked with more it would look farther. */
+  readonly late: boolean;
   /** A further destination that was wanted only if cheap and is left out. */
   readonly leftOut: Plan['leftOut'] | null;
   readonly says: string;
@@ -82,6 +84,7 @@ export const planReport = (plan: Plan): PlanReport => ({
   searched: plan.searched,
   complete: plan.complete,
   ruledOut: plan.ruledOut === undefined ? null : finite(plan.ruledOut),
+  late: plan.late === true,
   leftOut: plan.leftOut ?? null,
   says: sayPlan(plan),
 });

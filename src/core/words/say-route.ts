@@ -72,11 +72,12 @@ export function sayWishPrice({ wish, more, about }: WishPrice, money: (amount: n
 }
 
 /** Where the search was cut short: what is not left unseen. */
-export function sayCut({ complete, ruledOut }: Pick<Plan, 'complete' | 'ruledOut'>): string {
+export function sayCut({ complete, ruledOut, late }: Pick<Plan, 'complete' | 'ruledOut' | 'late'>): string {
   if (complete) return '';
+  const cut = late ? 'Cut short by time' : 'Cut short';
   return ruledOut !== undefined && Number.isFinite(ruledOut)
-    ? ` Cut short: nothing that weighs under ${Math.floor(ruledOut)}, money and bother, is left unseen.`
-    : ' Cut short: what was not looked at is not known.';
+    ? ` ${cut}: nothing that weighs under ${Math.floor(ruledOut)}, money and bother, is left unseen.`
+    : ` ${cut}: what was not looked at is not known.`;
 }
 
 /** A recorder that was wanted only if cheap. */
@@ -88,8 +89,9 @@ function sayLeftOut({ part, under, more }: NonNullable<Plan['leftOut']>): string
 }
 
 /** The answer in a sentence. */
-export function sayPlan({ routes, hindrances, complete, ruledOut, givenUp = 0, leftOut }: Plan): string {
-  const cut = sayCut({ complete, ...(ruledOut !== undefined && { ruledOut }) });
+export function sayPlan(plan: Plan): string {
+  const { routes, hindrances, complete, givenUp = 0, leftOut } = plan;
+  const cut = sayCut(plan);
   if (routes.length > 0)
     return `${count(routes.length, 'way that was proved.', 'ways that were proved.')}${cut}${leftOut ? sayLeftOut(leftOut) : ''}`;
   if (hindrances.length > 0) {

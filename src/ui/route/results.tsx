@@ -1,4 +1,5 @@
 'use client';
+import { Hourglass } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { sayHindrance, sayPlan } from '../../core/words/say-route';
@@ -34,9 +35,56 @@ function Card(props: {
   );
 }
 
+/** How long is looked when more time is asked for, s. */
+export const LONGER_SECONDS = 20;
+
+interface ResultsProps {
+  readonly plan: Plan;
+  readonly request: RouteRequest;
+  readonly currency: string;
+  /** It is still looked for better ones. */
+  readonly looking: boolean;
+  /** Asks the same once more, with more time. */
+  readonly longer: () => void;
+}
+
+/** What was found, how far was looked, and what can be asked about it. */
+function Heading({ plan, request, currency, looking, longer }: ResultsProps) {
+  const count = plan.routes.length;
+  if (looking)
+    return (
+      <>
+        <h2 className="text-xl font-bold">
+          {count} proved {count === 1 ? 'way' : 'ways'} so far
+        </h2>
+        <p className="text-soft mb-3">Still looking: a better one comes before them.</p>
+      </>
+    );
+  return (
+    <>
+      <h2 className="text-xl font-bold">{sayPlan(plan)}</h2>
+      <p className="text-soft mb-3">
+        {plan.searched.toLocaleString('en')} {plan.searched === 1 ? 'layout was' : 'layouts were'} tried
+        {plan.complete ? '; nothing better is left' : ''}.
+      </p>
+      <div className="mb-3 flex flex-wrap items-start gap-3 empty:hidden">
+        {plan.late && (
+          <button type="button" className="button" onClick={longer}>
+            <Hourglass size={16} aria-hidden /> Look for up to {LONGER_SECONDS} s
+          </button>
+        )}
+        <WishPrices plan={plan} request={request} currency={currency} />
+      </div>
+    </>
+  );
+}
+
+/** What makes a way this one and no other, whatever its rank is now. */
+const keyOf = ({ rig: { parts, joints } }: Route): string => JSON.stringify([parts, joints]);
+
 /** The answer: the ways, best first, and why each comes after the one before; or what stands in the way. */
-export function Results(props: { plan: Plan; request: RouteRequest; currency: string }) {
-  const { plan, request, currency } = props;
+export function Results(props: ResultsProps) {
+  const { plan, currency, looking } = props;
   const [compared, setCompared] = useState<readonly number[]>([]);
   const [shopping, setShopping] = useState<Route>();
   const { routes, hindrances, problem } = plan;
@@ -53,22 +101,17 @@ export function Results(props: { plan: Plan; request: RouteRequest; currency: st
   }
   const chosen = routes.filter((route) => compared.includes(route.rank));
   return (
-    <section aria-label="Ways" data-ready>
-      <h2 className="text-xl font-bold">{sayPlan(plan)}</h2>
-      <p className="text-soft mb-3">
-        {plan.searched.toLocaleString('en')} {plan.searched === 1 ? 'layout was' : 'layouts were'} tried
-        {plan.complete ? '; nothing better is left' : ''}.
-      </p>
-      <WishPrices plan={plan} request={request} currency={currency} />
+    <section aria-label={looking ? 'Ways so far' : 'Ways'} data-ready={looking ? undefined : true}>
+      <Heading {...props} />
       {chosen.length > 1 && <RouteTable routes={chosen} currency={currency} />}
       <ul className="mt-4 space-y-4">
         {routes.map((route) => (
-          <li key={route.rank}>
+          <li key={keyOf(route)}>
             <Card
               route={route}
               currency={currency}
               compared={compared.includes(route.rank)}
-              compare={routes.length > 1 ? (wanted) => toggle(route.rank, wanted) : undefined}
+              compare={routes.length > 1 && !looking ? (wanted) => toggle(route.rank, wanted) : undefined}
               shop={setShopping}
             />
           </li>
@@ -86,7 +129,7 @@ export function Results(props: { plan: Plan; request: RouteRequest; currency: st
           </li>
         ))}
       </ul>
-      {routes.length > 1 && <TradeChart routes={routes} currency={currency} />}
+      {routes.length > 1 && !looking && <TradeChart routes={routes} currency={currency} />}
       {shopping && <ShoppingList route={shopping} currency={currency} close={() => setShopping(undefined)} />}
     </section>
   );

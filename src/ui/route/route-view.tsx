@@ -2,15 +2,15 @@
 import { Search, Square } from 'lucide-react';
 import { useMemo } from 'react';
 import { CATALOGUE } from '../../core/parts';
-import type { RouteRequest } from '../../core/search/route';
+import type { Plan, RouteRequest } from '../../core/search/route';
 import { lazily } from '../shared/lazily';
 import { useCurrency } from '../shared/use-currency';
 import { useDrawer, useLeadLengths } from '../shared/use-drawer';
 import { useOwnParts } from '../shared/use-own-parts';
 import { usePolicies } from '../shared/use-policies';
 import { RequestForm } from './request-form';
-import { Results } from './results';
-import { usePlan } from './use-plan';
+import { LONGER_SECONDS, Results } from './results';
+import { planSoFar, usePlan, type Planning } from './use-plan';
 import { useQuestion, type Question } from './use-request';
 import { WishFields } from './wish-fields';
 
@@ -25,12 +25,27 @@ function nameOf(question: Question, names: ReadonlyMap<string, string>): string 
 const isEmpty = ({ sources, destinations }: Question): boolean =>
   sources.length === 0 && destinations.length === 0;
 
+/** The answer, or what is known of it. */
+function shownOf(planning: Planning): { plan: Plan; request: RouteRequest } | undefined {
+  switch (planning.state) {
+    case 'done':
+      return planning;
+    case 'stopped':
+      return planning.plan.routes.length > 0 ? planning : undefined;
+    case 'searching':
+      return planning.routes.length > 0 ? { ...planning, plan: planSoFar(planning) } : undefined;
+    case 'idle':
+    case 'failed':
+      return undefined;
+  }
+}
+
 const Examples = lazily(() => import('./examples').then((m) => m.Examples));
 
 /** "This mic, that phone, that app": the question as a sentence, and the ways that answer it. */
 export function RouteView() {
   const [question, change] = useQuestion();
-  const { planning, ask, cancel } = usePlan();
+  const { planning, ask, stop } = usePlan();
   const lengths = useLeadLengths();
   const [drawer, own, policies, currency] = [useDrawer(), useOwnParts(), usePolicies(), useCurrency()];
   const parts = useMemo(() => {
@@ -38,6 +53,7 @@ export function RouteView() {
     return all.sort((a, b) => Number((drawer[b.id] ?? 0) > 0) - Number((drawer[a.id] ?? 0) > 0));
   }, [own, drawer]);
   if (!question) return <p className="text-soft p-6">Opening…</p>;
+  const shown = shownOf(planning);
   const ready = question.sources.length > 0 && question.destinations.length > 0;
   const begin = () => {
     const names = new Map(parts.map((part) => [part.id, part.name]));
@@ -66,7 +82,7 @@ export function RouteView() {
       <WishFields question={question} change={change} parts={parts} currency={currency} />
       <div className="my-4 flex flex-wrap items-center gap-3">
         {planning.state === 'searching' ? (
-          <button type="button" className="button" onClick={cancel}>
+          <button type="button" className="button" onClick={stop}>
             <Square size={16} aria-hidden /> Stop
           </button>
         ) : (
@@ -75,15 +91,22 @@ export function RouteView() {
           </button>
         )}
         <p role="status" className="text-soft">
-          {planning.state === 'searching' &&
-            `Tried ${planning.progress.judged} layouts, ${planning.progress.found} would do so far…`}
+          {planning.state === 'searching' && `Tried ${planning.judged.toLocaleString('en')} layouts so far…`}
           {planning.state === 'failed' && planning.says}
-          {planning.state === 'cancelled' && 'Stopped. Nothing goes on behind.'}
+          {planning.state === 'stopped' && 'Stopped. Nothing goes on behind.'}
           {planning.state !== 'searching' && !ready && 'Say what is to be recorded, and what records it.'}
         </p>
       </div>
-      {planning.state === 'done' && (
-        <Results plan={planning.plan} request={planning.request} currency={currency} />
+      {shown && (
+        <Results
+          plan={shown.plan}
+          request={shown.request}
+          currency={currency}
+          looking={planning.state === 'searching'}
+          longer={() =>
+            ask(shown.request, { milliseconds: LONGER_SECONDS * 1000, routes: shown.plan.routes })
+          }
+        />
       )}
     </div>
   );

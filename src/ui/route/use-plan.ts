@@ -1,15 +1,37 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Plan, Progress, RouteRequest } from '../../core/search/route';
+import type { Plan, Route, RouteRequest } from '../../core/search/route';
 import { startSearch, type Search } from '../../workers/planner';
 import { sayThreadTrouble } from '../shared/thread-trouble';
 
+interface Searching {
+  readonly state: 'searching';
+  readonly request: RouteRequest;
+  readonly judged: number;
+  /** The ways proved so far; what is found later may come before them. */
+  readonly routes: readonly Route[];
+}
+
 export type Planning =
   | { readonly state: 'idle' }
-  | { readonly state: 'searching'; readonly progress: Progress }
-  | { readonly state: 'cancelled' }
+  | Searching
   | { readonly state: 'failed'; readonly says: string }
-  | { readonly state: 'done'; readonly plan: Plan; readonly request: RouteRequest };
+  /** To its end, or `stopped` with what was found until then. */
+  | { readonly state: 'done' | 'stopped'; readonly plan: Plan; readonly request: RouteRequest };
+
+/** A search under way as an answer that is not finished. */
+export const planSoFar = ({ routes, judged }: Pick<Searching, 'routes' | 'judged'>): Plan => ({
+  routes,
+  hindrances: [],
+  searched: judged,
+  complete: false,
+});
+
+/** For how long, and what to show meanwhile in place of what is found on the way. */
+interface Longer {
+  readonly milliseconds: number;
+  readonly routes: readonly Route[];
+}
 
 /** One search at a time; leaving the page or asking anew ends the one before. */
 export function usePlan() {
@@ -21,11 +43,13 @@ export function usePlan() {
   }, []);
   useEffect(() => end, [end]);
   const ask = useCallback(
-    (request: RouteRequest) => {
+    (request: RouteRequest, longer?: Longer) => {
       if (running.current) end();
-      setPlanning({ state: 'searching', progress: { judged: 0, found: 0, ruledOut: 0 } });
-      const search = startSearch(request, (progress) => {
-        if (running.current === search) setPlanning({ state: 'searching', progress });
+      setPlanning({ state: 'searching', request, judged: 0, routes: longer?.routes ?? [] });
+      const search = startSearch(request, longer?.milliseconds, ({ judged, routes }) => {
+        if (running.current !== search) return;
+        const more = longer || !routes ? {} : { routes };
+        setPlanning((now) => (now.state === 'searching' ? { ...now, judged, ...more } : now));
       });
       running.current = search;
       const finish = (next: Planning) => {
@@ -40,9 +64,11 @@ export function usePlan() {
     },
     [end],
   );
-  const cancel = useCallback(() => {
+  const stop = useCallback(() => {
     end();
-    setPlanning({ state: 'cancelled' });
+    setPlanning((now) =>
+      now.state === 'searching' ? { state: 'stopped', plan: planSoFar(now), request: now.request } : now,
+    );
   }, [end]);
-  return { planning, ask, cancel };
+  return { planning, ask, stop };
 }

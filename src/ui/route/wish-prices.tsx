@@ -49,12 +49,12 @@ export function WishPrices(props: { plan: Plan; request: RouteRequest; currency:
   if (props.plan.routes.length === 0 || pricedWishes(props.request).length === 0) return null;
   if (asked.state === 'idle')
     return (
-      <button type="button" className="button mb-3" onClick={() => void ask()}>
+      <button type="button" className="button" onClick={() => void ask()}>
         What does each wish cost?
       </button>
     );
   return (
-    <div role="status" className="bg-card border-line mb-3 rounded-xl border p-3">
+    <div role="status" className="bg-card border-line rounded-xl border p-3">
       {asked.state === 'failed' ? (
         asked.says
       ) : (

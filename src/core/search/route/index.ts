@@ -1,5 +1,9 @@
-export type { AlsoWorks, Hindrance, Item, Lost, Plan, Route, WishPrice } from './plan';
-export { plan, planSteps, pricedWishes, priceOfWish, without } from './plan';
+export type { AlsoWorks, Item, Lost, Route } from './answer';
+export type { Hindrance, Plan, Planning } from './plan';
+export { plan, planSteps } from './plan';
+export type { WishPrice } from './wish-price';
+export { pricedWishes, priceOfWish } from './wish-price';
+export { without } from './wishes';
 export type { RequestDestination, RequestSource, RouteRequest, WishName, Wishes } from './request';
 export { REQUEST_FORMAT, REQUEST_VERSION, WISH_NAMES } from './request';
 export type { RequestProblem } from './request-problems';

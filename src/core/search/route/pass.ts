@@ -277,6 +277,13 @@ export class Search {
     this.ceiling = Number.isFinite(weight) ? { ...NOTHING, weight } : undefined;
   }
 
+  /** The best so far, of this search and of what the passes before have found. */
+  bestBeside(earlier: readonly Found[]): readonly Found[] {
+    return earlier.length > 0
+      ? bestOf([...earlier, ...this.found], this.count, this.request.prefer)
+      : this.best;
+  }
+
   private cheapest(): Bounded | undefined {
     let best: Bounded | undefined;
     for (const one of this.streams) {

@@ -4,7 +4,8 @@ import { ownCopy } from '../../parts/own-part';
 import { planReport } from '../../files/plan-report';
 import { sayPlan } from '../../words/say-route';
 import { plan } from '../../../../testing/by-steps';
-import { planSteps, sayRequestProblem, type RouteRequest, type Wishes } from '.';
+import { LIMITS, planSteps, sayRequestProblem, type Route, type RouteRequest, type Wishes } from '.';
+import { analyse } from '../../judge';
 import { checkRequest, readRequest } from '../../files/read-request';
 
 const request = (wishes: Wishes = {}, more: Partial<RouteRequest> = {}): RouteRequest => ({
@@ -196,6 +197,40 @@ describe('a search', { timeout: 120_000 }, () => {
     expect(steps.next().done).toBe(false);
     expect(steps.return({ routes: [], hindrances: [], searched: 0, complete: false }).done).toBe(true);
     expect(steps.next().done).toBe(true);
+  });
+
+  /** Every list of ways that a search told before its end, and its answer. */
+  function told(asked: RouteRequest) {
+    const lists: Route[][] = [];
+    const steps = planSteps(asked, { ...LIMITS, milliseconds: 60_000 });
+    for (;;) {
+      const step = steps.next();
+      if (step.done) return { lists, plan: step.value };
+      const routes = step.value.soFar?.();
+      if (routes && routes.length > 0) lists.push([...routes]);
+    }
+  }
+
+  it('tells what it has proved so far: each way clean by the whole pipeline, and the one that stays first before the end', () => {
+    const { lists, plan: answer } = told(
+      request({}, { sources: [{ part: 'condenser-xlr' }], destinations: [{ part: 'tablet-usb-c' }] }),
+    );
+    expect(answer.routes.length).toBeGreaterThan(0);
+    expect(lists.length).toBeGreaterThan(0);
+    for (const { rig } of lists.flat()) expect(analyse(rig).verdict).toBe('clean');
+    const joints = (route: Route | undefined) => JSON.stringify(route?.rig.joints);
+    const heads = lists.map(([first]) => joints(first));
+    const settled = heads.indexOf(joints(answer.routes[0]));
+    expect(settled).toBeGreaterThanOrEqual(0);
+    expect(new Set(heads.slice(settled)).size).toBe(1);
+  });
+
+  it('tells nothing on the way that answers another question: one recorder less, a wish given up', () => {
+    const two = [{ part: 'camera-trs' }, { part: 'phone-ctia', app: 'camera-app', under: 1 }];
+    expect(told(request({}, { destinations: two })).lists).toEqual([]);
+    const no = told(request({ buyNothing: true, charge: true }));
+    expect(no.lists).toEqual([]);
+    expect(no.plan.hindrances.length).toBeGreaterThan(0);
   });
 
   it('gives the same answer twice, and says how much it tried', () => {

@@ -1,64 +1,11 @@
-import { allFacts } from '../../engine';
-import type { Arrival } from '../../engine/flow';
-import type { Listener } from '../../engine/returns';
-import { planGains } from '../levels';
-import { isBetter, overNoise, polish, type Settled } from '../settings';
-import { isTouchy } from './touchy';
-import { EVIDENCE_KINDS, type Evidence } from '../../apps';
-import { type Part } from '../../parts';
-import { slug } from '../../schema';
-import type { Verdict } from '../../judge';
-import type { Rig } from '../../rig';
+import type { Part } from '../../parts';
+import { itemsOf, named, routeOf, routesOf, tunedOnce, type Route } from './answer';
 import { compareWeights, plus, type Cost } from './inventory';
-import { split, type Layout } from './layout';
-import { compareFound, gradeOf, qualityOf, weightOf, type Found } from './rank';
+import { compareFound, type Found } from './rank';
 import { firstRequestProblem, wishesMade, type RequestProblem } from './request-problems';
 import type { RouteRequest, WishName } from './request';
-import { LIMITS, purseOf, search, type Progress, type SearchLimits } from './search';
-
-/** What comes from where. */
-export interface Item {
-  readonly part: string;
-  readonly name: string;
-  readonly price: number;
-  /** Metres of a lead. */
-  readonly length?: number;
-}
-
-/** What decides between a route and the one before it, with both values. */
-export interface Lost {
-  readonly by: 'evidence' | 'overruns' | 'weight' | 'noise' | 'joints' | 'nothing';
-  readonly here: number;
-  readonly before: number;
-}
-
-/** The same gear with the second recorder that was asked for. */
-export interface AlsoWorks {
-  readonly buy: readonly Item[];
-  readonly cost: number;
-  readonly rig: Rig;
-}
-
-/** A route that the pipeline proved, as a rig that can be laid out. */
-export interface Route {
-  readonly rank: number;
-  readonly verdict: Verdict;
-  /** What must be bought for it, in the user's currency, the second recorder's share included. */
-  readonly cost: number;
-  readonly buy: readonly Item[];
-  readonly own: readonly Item[];
-  readonly parts: readonly string[];
-  readonly joints: number;
-  readonly arrives: readonly Arrival[];
-  readonly listeners: readonly Listener[];
-  /** Speech peaks over the noise of the worst arrival, dB. */
-  readonly overNoise: number;
-  /** On what it rests: the weakest of its arrivals. */
-  readonly evidence: Evidence['kind'];
-  readonly lost?: Lost;
-  readonly also?: AlsoWorks;
-  readonly rig: Rig;
-}
+import { LIMITS, search, type Progress, type SearchLimits, type SearchResult } from './search';
+import { without } from './wishes';
 
 /** A wish that stands in the way, or several that do together: without them there would be this route. */
 export interface Hindrance {
@@ -80,69 +27,39 @@ export interface Plan {
   readonly complete: boolean;
   /** Where it is not complete: nothing that weighs less, money and bother, is left unseen. */
   readonly ruledOut?: number;
+  /** It is not complete for want of time: asked with more it would look farther. */
+  readonly late?: boolean;
   /** A further destination that was wanted only if cheap, and is left out: it would cost so much more; undefined where there is no way at all. */
   readonly leftOut?: { readonly part: string; readonly under: number; readonly more?: number };
 }
 
-/** What has to be bought for a layout, and what comes from the drawer. */
-function itemsOf(layout: Layout, request: RouteRequest): { buy: Item[]; own: Item[] } {
-  const { buy, own } = split(layout, purseOf(request));
-  const items = (some: typeof buy): Item[] =>
-    some.map(({ part: { id, name }, price, length }) => ({
-      part: id,
-      name,
-      price,
-      ...(length !== undefined && { length }),
-    }));
-  return { buy: items(buy), own: items(own) };
+/** How far a plan is. */
+export interface Planning extends Progress {
+  /** The ways proved so far, best first, where what is found is what was asked for: what follows may be better. */
+  readonly soFar?: () => readonly Route[];
 }
 
-/** The first thing in which a route comes after the one before it. */
-function lostTo(here: Found, before: Found, { prefer }: RouteRequest): Lost {
-  const pairs: readonly (readonly [Lost['by'], number, number])[] = [
-    ['evidence', gradeOf(here.judged), gradeOf(before.judged)],
-    ['overruns', here.overruns, before.overruns],
-    ['weight', weightOf(here, prefer), weightOf(before, prefer)],
-    ['noise', qualityOf(here.judged), qualityOf(before.judged)],
-    ['joints', here.cost.joints, before.cost.joints],
-  ];
-  const [by, a, b] = pairs.find(([, x, y]) => Math.abs(x - y) > 1e-6) ?? (['nothing', 0, 0] as const);
-  return { by, here: a, before: b };
+type Steps<T> = Generator<Planning, T>;
+
+/** What is found on the way is no answer to the question itself. */
+function* silently<T>(steps: Generator<Planning, T>): Steps<T> {
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+    const { judged, found, ruledOut } = step.value;
+    yield { judged, found, ruledOut };
+  }
 }
 
-function named(rig: Rig, request: RouteRequest): Rig {
-  const name = request.name ?? 'Route';
-  return { ...rig, id: slug(name, 'route'), name };
+/** A search that tells what it has found so far. */
+function* telling(steps: ReturnType<typeof search>, request: RouteRequest): Steps<SearchResult> {
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+    const { best, ...progress } = step.value;
+    yield { ...progress, soFar: () => routesOf(best(), request) };
+  }
 }
-
-/** A route's knobs as the gain plan has them; where that is no better, peaks brought near the target by what costs nothing. */
-function tuned(rig: Rig, judged: Found['judged']): Pick<Settled, 'rig' | 'judged'> {
-  const { rig: planned, outcome } = planGains(rig);
-  const serves = isBetter(outcome, judged) && (!isTouchy(allFacts(planned)[0]) || isTouchy(allFacts(rig)[0]));
-  return serves ? { rig: planned, judged: outcome } : polish(rig, judged);
-}
-
-function routeOf(found: Found, index: number, before: Found | undefined, request: RouteRequest): Route {
-  const { rig, judged } = tuned(found.rig, found.judged);
-  const { buy, own } = itemsOf(found.layout, request);
-  return {
-    rank: index + 1,
-    verdict: judged.verdict,
-    cost: found.cost.price,
-    buy,
-    own,
-    parts: found.layout.pieces.map(({ part }) => part.id),
-    joints: found.layout.joints.length,
-    arrives: judged.arrives,
-    listeners: judged.listeners,
-    overNoise: Math.min(...judged.arrives.map(overNoise)),
-    evidence: EVIDENCE_KINDS[gradeOf(judged)] ?? 'untested',
-    ...(before && { lost: lostTo(found, before, request) }),
-    rig: named(rig, request),
-  };
-}
-
-type Steps<T> = Generator<Progress, T>;
 
 /** How many routes to the first recorder are asked whether they serve the second one. */
 const MOST_FOR_ALSO = 12;
@@ -162,10 +79,13 @@ function* withSecond(
   pairs: Pair[];
   searched: number;
   complete: boolean;
+  late: boolean;
 }> {
   const { also, ...wishes } = request.wishes ?? {};
-  const first = yield* search({ ...request, wishes }, { ...limits, count: MOST_FOR_ALSO }, catalogue);
-  let { searched, complete } = first;
+  const first = yield* silently(
+    search({ ...request, wishes }, { ...limits, count: MOST_FOR_ALSO }, catalogue),
+  );
+  let { searched, complete, late } = first;
   const pairs: Pair[] = [];
   for (const found of first.found) {
     const drawer = { ...request.drawer };
@@ -179,16 +99,17 @@ function* withSecond(
       destinations: also ? [also] : [],
       wishes: { ...wishes, ...budget },
     };
-    const answer = yield* search(question, { ...limits, count: 1 }, catalogue);
+    const answer = yield* silently(search(question, { ...limits, count: 1 }, catalogue));
     searched += answer.searched;
     complete &&= answer.complete;
+    late ||= answer.late;
     const [second] = answer.found;
     if (!second) continue;
     const total = plus(found.cost, second.cost);
     pairs.push({ found, second, total });
   }
   pairs.sort((a, b) => compareWeights(a.total, b.total) || compareFound(request.prefer)(a.found, b.found));
-  return { pairs: pairs.slice(0, limits.count), searched, complete };
+  return { pairs: pairs.slice(0, limits.count), searched, complete, late };
 }
 
 /** With all destinations, or without the last that is wanted only if cheap, where it is not. */
@@ -197,40 +118,36 @@ function* routesFor(request: RouteRequest, limits: SearchLimits, catalogue?: rea
   const last = destinations.at(-1);
   if (destinations.length < 2 || last?.under === undefined)
     return yield* routesToAll(request, limits, catalogue);
-  const fewer = yield* routesFor({ ...request, destinations: destinations.slice(0, -1) }, limits, catalogue);
-  const all = yield* routesToAll(request, limits, catalogue);
+  const fewer = yield* silently(
+    routesFor({ ...request, destinations: destinations.slice(0, -1) }, limits, catalogue),
+  );
+  const all = yield* silently(routesToAll(request, limits, catalogue));
   const [with_, without_] = [all.routes[0]?.cost, fewer.routes[0]?.cost];
   const more = with_ === undefined || without_ === undefined ? undefined : with_ - without_;
   const complete = all.complete && fewer.complete;
-  if (more !== undefined && more <= last.under) return { ...all, complete };
+  const late = all.late === true || fewer.late === true;
+  if (more !== undefined && more <= last.under) return { ...all, complete, late };
   if (without_ === undefined) return all;
   const leftOut = { part: last.part, under: last.under, ...(more !== undefined && { more }) };
-  return { ...fewer, complete, searched: all.searched + fewer.searched, leftOut };
+  return { ...fewer, complete, late, searched: all.searched + fewer.searched, leftOut };
 }
 
 function* routesToAll(request: RouteRequest, limits: SearchLimits, catalogue?: readonly Part[]): Steps<Plan> {
   if (request.wishes?.also === undefined) {
-    const { found, searched, complete, ruledOut } = yield* search(request, limits, catalogue);
-    const routes = found.map((one, index) => routeOf(one, index, found[index - 1], request));
-    return { routes, hindrances: [], searched, complete, ...(ruledOut !== undefined && { ruledOut }) };
+    const { found, ...rest } = yield* telling(search(request, limits, catalogue), request);
+    return { routes: routesOf(found, request), hindrances: [], ...rest };
   }
-  const { pairs, searched, complete } = yield* withSecond(request, limits, catalogue);
+  const { pairs, ...rest } = yield* withSecond(request, limits, catalogue);
   const routes = pairs.map(({ found, second, total }, index): Route => {
     const route = routeOf(found, index, undefined, request);
     const drawer = { ...request.drawer };
     for (const { part } of route.buy) drawer[part] = (drawer[part] ?? 0) + 1;
-    const polished = tuned(second.rig, second.judged);
+    const polished = tunedOnce(second);
     const more = itemsOf(second.layout, { ...request, drawer }).buy;
     const also = { buy: more, cost: second.cost.price, rig: named(polished.rig, request) };
     return { ...route, cost: total.price, also };
   });
-  return { routes, hindrances: [], searched, complete };
-}
-
-/** The same question with one wish less. */
-export function without(request: RouteRequest, wish: WishName): RouteRequest {
-  const { [wish]: _given, ...wishes } = request.wishes ?? {};
-  return { ...request, wishes };
+  return { routes, hindrances: [], ...rest };
 }
 
 /** Every choice of so many out of a list. */
@@ -263,7 +180,7 @@ function* hindrancesOf(
       const shorter = { ...limits, count: 1, milliseconds: limits.milliseconds / 2 };
       const question = set.reduce(without, request);
       if (firstRequestProblem(question)) continue;
-      const { routes } = yield* routesFor(question, shorter, catalogue);
+      const { routes } = yield* silently(routesFor(question, shorter, catalogue));
       const [route] = routes;
       if (route) hindrances.push({ wish, others, route });
     }
@@ -287,26 +204,6 @@ export function* planSteps(
   const plan = yield* routesFor(request, limits, catalogue);
   if (plan.routes.length > 0) return plan;
   return { ...plan, ...(yield* hindrancesOf(request, limits, catalogue)) };
-}
-
-/** What a wish costs: the best answer with it against the best without it. */
-export interface WishPrice {
-  readonly wish: WishName;
-  /** More money for the first answer; 0 where it costs nothing. Undefined where there is no answer to compare with. */
-  readonly more?: number;
-  /** One of the two searches was cut short: the figure may be off. */
-  readonly about: boolean;
-}
-
-/** Wishes that could cost something: a budget costs nothing, and a second recorder has its own share. */
-export const pricedWishes = (request: RouteRequest): WishName[] =>
-  wishesMade(request).filter((wish) => wish !== 'budget' && wish !== 'also');
-
-/** The price of a wish, from the answers with it and without it. */
-export function priceOfWish(wish: WishName, kept: Plan, given: Plan): WishPrice {
-  const [first, other] = [kept.routes[0], given.routes[0]];
-  const about = !kept.complete || !given.complete;
-  return first && other ? { wish, more: Math.max(0, first.cost - other.cost), about } : { wish, about };
 }
 
 /** The same, all at once. */

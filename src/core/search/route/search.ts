@@ -37,6 +37,8 @@ export interface SearchResult {
   readonly complete: boolean;
   /** Where a limit cut it: nothing that weighs less than this, money and bother, is left unseen. */
   readonly ruledOut?: number;
+  /** The limit was that of time: with more of it the search would have gone on. */
+  readonly late: boolean;
 }
 
 export interface Progress {
@@ -44,6 +46,11 @@ export interface Progress {
   readonly found: number;
   /** Nothing that weighs less is left unseen. */
   readonly ruledOut: number;
+}
+
+/** How far a search is, with the best that it has so far; what stands there once may be outdone by what follows. */
+export interface Looked extends Progress {
+  readonly best: () => readonly Found[];
 }
 
 /** The pool of the last search: the next one is often among the same parts. */
@@ -127,7 +134,7 @@ const SHORT_SHARE = 0.4;
 
 /** What went before a run: routes found, layouts judged, steps taken. */
 interface Before {
-  readonly found: number;
+  readonly found: readonly Found[];
   readonly judged: number;
   readonly steps: number;
   /** While nothing is found the limits count so many times: the passes that follow are to have their share. */
@@ -141,22 +148,29 @@ const workOf = (run: Search): number => run.steps + JUDGING * run.judged;
 
 /** Whether a run has had its time or its steps; while nothing is found it has more. */
 const isLate = (run: Search, limits: SearchLimits, began: number, before: Before): boolean => {
-  const times = before.found + run.found.length === 0 ? before.patience : 1;
+  const times = before.found.length + run.found.length === 0 ? before.patience : 1;
   return (
     performance.now() - began > limits.milliseconds * times ||
     before.steps + workOf(run) > (limits.steps ?? Infinity) * times
   );
 };
 
+/** Whoever runs a search has a say after so many of its turns, and when something was found. */
+const TURNS = 64;
+
 /** Goes on with a run to its end, or until it is to stop; gives the weight under which nothing is left unseen. */
-function* goOn(run: Search, stop: () => boolean, before: Before): Generator<Progress, number> {
-  while (run.proceed()) {
+function* goOn(run: Search, stop: () => boolean, before: Before): Generator<Looked, number> {
+  let told = run.found.length;
+  for (let turn = 1; run.proceed(); turn += 1) {
     if (stop()) return Math.min(run.least ?? Infinity, run.cut);
-    if (run.steps % 64 === 0)
+    const isNew = run.found.length !== told;
+    told = run.found.length;
+    if (isNew || turn % TURNS === 0)
       yield {
         judged: before.judged + run.judged,
-        found: before.found + run.found.length,
-        ruledOut: run.least ?? 0,
+        found: before.found.length + run.found.length,
+        ruledOut: Math.min(run.least ?? 0, run.cut),
+        best: () => run.bestBeside(before.found),
       };
   }
   return run.cut;
@@ -182,7 +196,7 @@ function* passed(
   limits: SearchLimits,
   began: number,
   before: Before,
-): Generator<Progress, Passed> {
+): Generator<Looked, Passed> {
   const late = (one: Search, share: number, earlier = before) =>
     isLate(one, shared(limits, share), began, earlier);
   const run = begin(limits.longest);
@@ -205,7 +219,7 @@ export function* search(
   request: RouteRequest,
   limits: SearchLimits = LIMITS,
   catalogue?: readonly Part[],
-): Generator<Progress, SearchResult> {
+): Generator<Looked, SearchResult> {
   const began = performance.now();
   const parts = allowedParts(request, catalogue);
   const { sources, recorders } = piecesOf(request);
@@ -242,7 +256,7 @@ export function* search(
         (byRecorder.get(recorder)?.get(wayAt(end)) ?? Infinity) <= pass.grade,
     };
     const patience = Math.max(1, (PATIENCE * (index + 1)) / passes.length);
-    const before: Before = { found: found.length, judged: searched, steps, patience };
+    const before: Before = { found, judged: searched, steps, patience };
     const begin = (longest: number, known?: readonly Found[]) =>
       new Search(request, parts, { ...ground, longest }, pass, limits.count, verdicts, known, found[0]);
     const { run, left, more } = yield* passed(begin, limits, began, before);
@@ -256,5 +270,6 @@ export function* search(
     searched,
     complete: ruledOut === Infinity,
     ...(ruledOut < Infinity && { ruledOut }),
+    late: ruledOut < Infinity && performance.now() - began > limits.milliseconds,
   };
 }

@@ -6,7 +6,7 @@ import { contactsOf } from '../../plugs';
 import { suppliedPorts } from './charging';
 import type { Purse } from './inventory';
 import { split, type Layout } from './layout';
-import type { RouteRequest, Wishes } from './request';
+import type { RouteRequest, WishName, Wishes } from './request';
 import { isBridged, stretchesOf } from './runs';
 
 /** An accessory for a port that asks for a chip, without it. */
@@ -45,3 +45,9 @@ export function meets(layout: Layout, judged: Outcome, request: RouteRequest): b
 }
 
 const isProven = (kind: string): boolean => kind === 'tested by you' || kind === 'common practice';
+
+/** The same question with one wish less. */
+export function without(request: RouteRequest, wish: WishName): RouteRequest {
+  const { [wish]: _given, ...wishes } = request.wishes ?? {};
+  return { ...request, wishes };
+}
