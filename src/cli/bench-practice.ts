@@ -1,11 +1,12 @@
 import { PRACTICE, requestOf } from '../../testing/practice';
 import { planSteps, type Route, type RouteRequest } from '../core/search/route';
 
-/** How long a request took, ms: until the first way was proved, until the one that stays first was, and to its end. */
+/** How long a request took, ms: until the first way was proved, until the one that stays first was, until that was known, and to its end. */
 interface Taken {
   readonly name: string;
   readonly first: number;
   readonly stays: number;
+  readonly known: number;
   readonly end: number;
   readonly complete: boolean;
 }
@@ -23,14 +24,17 @@ function ask(name: string, request: RouteRequest): Taken {
     if (key !== '' && heads.at(-1)?.[0] !== key) heads.push([key, performance.now() - begun]);
   };
   const steps = planSteps(request);
+  let sureAt: number | undefined;
   for (let known = 0; ;) {
     const step = steps.next();
     if (step.done) {
       note(step.value.routes[0]);
       const end = performance.now() - begun;
       const { complete } = step.value;
-      return { name, first: heads[0]?.[1] ?? end, stays: heads.at(-1)?.[1] ?? end, end, complete };
+      const [first, stays] = [heads[0]?.[1] ?? end, heads.at(-1)?.[1] ?? end];
+      return { name, first, stays, known: sureAt ?? end, end, complete };
     }
+    if (step.value.sure > 0) sureAt ??= performance.now() - begun;
     if (step.value.found === known) continue;
     known = step.value.found;
     note(step.value.soFar?.()[0]);
@@ -66,6 +70,10 @@ export function practiceLines(): string[] {
     lineOf(
       'the way that stays first is',
       taken.map(({ stays }) => stays),
+    ),
+    lineOf(
+      'it is known that none better follows',
+      taken.map(({ known }) => known),
     ),
     lineOf(
       'the end',

@@ -155,6 +155,7 @@ describe('symplex plan', () => {
         'searched',
         'complete',
         'ruledOut',
+        'sure',
         'late',
         'leftOut',
         'says',

@@ -401,6 +401,7 @@ export const REPORT_SCHEMAS: Readonly<Record<string, Schema>> = {
     searched: { type: 'integer' },
     complete: { type: 'boolean' },
     ruledOut: nullable('number'),
+    sure: { type: 'integer' },
     late: { type: 'boolean' },
     leftOut: orNull(object({ part: text, under: { type: 'number' } })),
     says: text,

@@ -42,6 +42,8 @@ export interface PlanReport {
   readonly complete: boolean;
   /** Where it is not complete: nothing that weighs less, money and bother, is left unseen; null where that is not known. */
   readonly ruledOut: number | null;
+  /** So many of the first routes are known to be the best: none that is as good is left unseen. */
+  readonly sure: number;
   /** It is not complete for want of time: asked with more it would look farther. */
   readonly late: boolean;
   /** A further destination that was wanted only if cheap and is left out. */
@@ -84,6 +86,7 @@ export const planReport = (plan: Plan): PlanReport => ({
   searched: plan.searched,
   complete: plan.complete,
   ruledOut: plan.ruledOut === undefined ? null : finite(plan.ruledOut),
+  sure: plan.sure ?? (plan.complete ? plan.routes.length : 0),
   late: plan.late === true,
   leftOut: plan.leftOut ?? null,
   says: sayPlan(plan),

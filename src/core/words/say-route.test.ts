@@ -49,4 +49,14 @@ describe('a route in words', () => {
       'weighs under 40,',
     );
   });
+
+  it('what is sure of a search that was cut is said before the weight that was ruled out', () => {
+    const cut = { ...plan(request), complete: false, late: true, ruledOut: 40.7 };
+    expect(sayPlan({ ...cut, sure: 0 })).toContain('Cut short by time: nothing that weighs under 40,');
+    expect(sayPlan({ ...cut, sure: 2 })).toContain(
+      'Cut short by time. None better than the first 2 is left unseen, and nothing else that weighs under 40,',
+    );
+    const { ruledOut: _, ...stopped } = cut;
+    expect(sayPlan({ ...stopped, sure: 1 })).toMatch(/None better than the first is left unseen\.$/);
+  });
 });

@@ -71,13 +71,20 @@ export function sayWishPrice({ wish, more, about }: WishPrice, money: (amount: n
   return `${name}: ${about ? 'about ' : ''}${money(more)} more`;
 }
 
+/** So many of the first ways are the best there are. */
+export const saySure = (sure: number): string =>
+  sure === 0 ? '' : `None better than the first${sure > 1 ? ` ${sure}` : ''} is left unseen`;
+
 /** Where the search was cut short: what is not left unseen. */
-export function sayCut({ complete, ruledOut, late }: Pick<Plan, 'complete' | 'ruledOut' | 'late'>): string {
+export function sayCut({ complete, ruledOut, late, sure = 0 }: Omit<Plan, 'routes' | 'hindrances'>): string {
   if (complete) return '';
   const cut = late ? 'Cut short by time' : 'Cut short';
-  return ruledOut !== undefined && Number.isFinite(ruledOut)
-    ? ` ${cut}: nothing that weighs under ${Math.floor(ruledOut)}, money and bother, is left unseen.`
-    : ` ${cut}: what was not looked at is not known.`;
+  if (ruledOut === undefined || !Number.isFinite(ruledOut))
+    return sure === 0 ? ` ${cut}: what was not looked at is not known.` : ` ${cut}. ${saySure(sure)}.`;
+  const weight = `weighs under ${Math.floor(ruledOut)}, money and bother`;
+  return sure === 0
+    ? ` ${cut}: nothing that ${weight}, is left unseen.`
+    : ` ${cut}. ${saySure(sure)}, and nothing else that ${weight}.`;
 }
 
 /** A recorder that was wanted only if cheap. */

@@ -2,7 +2,7 @@
 import { Hourglass } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { sayHindrance, sayPlan } from '../../core/words/say-route';
+import { sayHindrance, sayPlan, saySure } from '../../core/words/say-route';
 import { sayRequestProblem, type Plan, type Route, type RouteRequest } from '../../core/search/route';
 import { addRig } from '../../store/rigs';
 import { keeping } from '../shared/report-trouble';
@@ -57,7 +57,9 @@ function Heading({ plan, request, currency, looking, longer }: ResultsProps) {
         <h2 className="text-xl font-bold">
           {count} proved {count === 1 ? 'way' : 'ways'} so far
         </h2>
-        <p className="text-soft mb-3">Still looking: a better one comes before them.</p>
+        <p className="text-soft mb-3">
+          {plan.sure ? `${saySure(plan.sure)}.` : 'A better one comes before them.'} Still looking…
+        </p>
       </>
     );
   return (

@@ -103,9 +103,7 @@ export function RouteView() {
           request={shown.request}
           currency={currency}
           looking={planning.state === 'searching'}
-          longer={() =>
-            ask(shown.request, { milliseconds: LONGER_SECONDS * 1000, routes: shown.plan.routes })
-          }
+          longer={() => ask(shown.request, { milliseconds: LONGER_SECONDS * 1000, plan: shown.plan })}
         />
       )}
     </div>

@@ -8,8 +8,9 @@ interface Searching {
   readonly state: 'searching';
   readonly request: RouteRequest;
   readonly judged: number;
-  /** The ways proved so far; what is found later may come before them. */
+  /** The ways proved so far; what is found later may come before them, but not before so many that are sure. */
   readonly routes: readonly Route[];
+  readonly sure: number;
 }
 
 export type Planning =
@@ -20,8 +21,9 @@ export type Planning =
   | { readonly state: 'done' | 'stopped'; readonly plan: Plan; readonly request: RouteRequest };
 
 /** A search under way as an answer that is not finished. */
-export const planSoFar = ({ routes, judged }: Pick<Searching, 'routes' | 'judged'>): Plan => ({
+export const planSoFar = ({ routes, judged, sure }: Searching): Plan => ({
   routes,
+  sure: Math.min(sure, routes.length),
   hindrances: [],
   searched: judged,
   complete: false,
@@ -30,7 +32,7 @@ export const planSoFar = ({ routes, judged }: Pick<Searching, 'routes' | 'judged
 /** For how long, and what to show meanwhile in place of what is found on the way. */
 interface Longer {
   readonly milliseconds: number;
-  readonly routes: readonly Route[];
+  readonly plan: Plan;
 }
 
 /** One search at a time; leaving the page or asking anew ends the one before. */
@@ -45,10 +47,16 @@ export function usePlan() {
   const ask = useCallback(
     (request: RouteRequest, longer?: Longer) => {
       if (running.current) end();
-      setPlanning({ state: 'searching', request, judged: 0, routes: longer?.routes ?? [] });
-      const search = startSearch(request, longer?.milliseconds, ({ judged, routes }) => {
+      setPlanning({
+        state: 'searching',
+        request,
+        judged: 0,
+        sure: longer?.plan.sure ?? 0,
+        routes: longer?.plan.routes ?? [],
+      });
+      const search = startSearch(request, longer?.milliseconds, ({ judged, routes, sure }) => {
         if (running.current !== search) return;
-        const more = longer || !routes ? {} : { routes };
+        const more = longer ? {} : { sure, ...(routes && { routes }) };
         setPlanning((now) => (now.state === 'searching' ? { ...now, judged, ...more } : now));
       });
       running.current = search;

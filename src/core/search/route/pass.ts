@@ -144,8 +144,12 @@ export class Search {
     this.adopt(known);
   }
 
+  get prefer(): RouteRequest['prefer'] {
+    return this.request.prefer;
+  }
+
   private get soundFirst(): boolean {
-    return this.request.prefer === 'sound';
+    return this.prefer === 'sound';
   }
 
   /** What a way weighs to who prefers what. */

@@ -27,6 +27,8 @@ export interface Plan {
   readonly complete: boolean;
   /** Where it is not complete: nothing that weighs less, money and bother, is left unseen. */
   readonly ruledOut?: number;
+  /** So many of the first ways are known to be the best: none that is as good is left unseen. */
+  readonly sure?: number;
   /** It is not complete for want of time: asked with more it would look farther. */
   readonly late?: boolean;
   /** A further destination that was wanted only if cheap, and is left out: it would cost so much more; undefined where there is no way at all. */
@@ -47,7 +49,7 @@ function* silently<T>(steps: Generator<Planning, T>): Steps<T> {
     const step = steps.next();
     if (step.done) return step.value;
     const { judged, found, ruledOut } = step.value;
-    yield { judged, found, ruledOut };
+    yield { judged, found, ruledOut, sure: 0 };
   }
 }
 

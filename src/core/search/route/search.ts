@@ -9,6 +9,7 @@ import { poolOf, type Pool } from './pool';
 import { bestOf, compareFound, type Found } from './rank';
 import type { RouteRequest } from './request';
 import type { Ground } from './ground';
+import { sureOf, type Lefts } from './sure';
 import { Verdicts } from './verdicts';
 import { isAllowed } from './wishes';
 import { partFor, Search, type Pass } from './pass';
@@ -37,6 +38,8 @@ export interface SearchResult {
   readonly complete: boolean;
   /** Where a limit cut it: nothing that weighs less than this, money and bother, is left unseen. */
   readonly ruledOut?: number;
+  /** So many of the first are known to be the best: none that is as good is left unseen. */
+  readonly sure: number;
   /** The limit was that of time: with more of it the search would have gone on. */
   readonly late: boolean;
 }
@@ -46,6 +49,8 @@ export interface Progress {
   readonly found: number;
   /** Nothing that weighs less is left unseen. */
   readonly ruledOut: number;
+  /** So many of the best so far are known to stay. */
+  readonly sure: number;
 }
 
 /** How far a search is, with the best that it has so far; what stands there once may be outdone by what follows. */
@@ -139,6 +144,9 @@ interface Before {
   readonly steps: number;
   /** While nothing is found the limits count so many times: the passes that follow are to have their share. */
   readonly patience: number;
+  /** How far the passes before went, and in which of them something was found. */
+  readonly lefts: Lefts;
+  readonly passOf: (one: Found) => number;
 }
 
 /** A layout that is settled and judged takes as long as so many open ends. */
@@ -155,6 +163,19 @@ const isLate = (run: Search, limits: SearchLimits, began: number, before: Before
   );
 };
 
+/** How far a run is, with what went before it. */
+function lookedAt(run: Search, { judged, found, lefts, passOf }: Before): Looked {
+  const ruledOut = Math.min(run.least ?? Infinity, run.cut);
+  const best = () => run.bestBeside(found);
+  return {
+    judged: judged + run.judged,
+    found: found.length + run.found.length,
+    ruledOut,
+    sure: sureOf(best(), passOf, [...lefts, ruledOut], run.prefer),
+    best,
+  };
+}
+
 /** Whoever runs a search has a say after so many of its turns, and when something was found. */
 const TURNS = 64;
 
@@ -165,13 +186,7 @@ function* goOn(run: Search, stop: () => boolean, before: Before): Generator<Look
     if (stop()) return Math.min(run.least ?? Infinity, run.cut);
     const isNew = run.found.length !== told;
     told = run.found.length;
-    if (isNew || turn % TURNS === 0)
-      yield {
-        judged: before.judged + run.judged,
-        found: before.found.length + run.found.length,
-        ruledOut: Math.min(run.least ?? 0, run.cut),
-        best: () => run.bestBeside(before.found),
-      };
+    if (isNew || turn % TURNS === 0) yield lookedAt(run, before);
   }
   return run.cut;
 }
@@ -211,6 +226,30 @@ function* passed(
   return { run, left: yield* goOn(run, () => late(run, 1, earlier), earlier), more };
 }
 
+/** What every pass stands on. */
+function groundFor(
+  request: RouteRequest,
+  parts: readonly Part[],
+  sources: Piece[],
+  recorders: Piece[],
+): Omit<Ground, 'ceiling' | 'extra' | 'needless' | 'far' | 'takes' | 'longest'> {
+  const { budget = Infinity, charge, channels, callers } = request.wishes ?? {};
+  const box = boxOf(request);
+  return {
+    request,
+    sources,
+    recorders,
+    pool: keptPool(parts),
+    purse: purseOf(request),
+    budget,
+    charge: charge === true,
+    apart: channels === 'apart',
+    callers: callers === true,
+    sides: sidesWanted(request, recorders),
+    ...(box && { middle: box }),
+  };
+}
+
 /**
  * The best routes for a request whose names are known. Yields now and then, so that whoever runs it can show how far it is
  * or let it go.
@@ -229,45 +268,43 @@ export function* search(
     .sort();
   let found: Found[] = [];
   let searched = 0;
-  let ruledOut = Infinity;
+  const lefts: number[] = [];
+  const foundIn = new Map<Found, number>();
   let steps = 0;
   const passes = passesOf(grades, request);
-  const box = boxOf(request);
+  const common = groundFor(request, parts, sources, recorders);
   const verdicts = new Verdicts(request, { parts, purse: purseOf(request) });
   for (const [index, pass] of passes.entries()) {
     if (found.length >= limits.count) break;
     // A run too long is an answer only where nothing else is.
-    if (pass.longRuns && found[0]?.overruns === 0) continue;
+    if (pass.longRuns && found[0]?.overruns === 0) {
+      lefts[index] = Infinity;
+      continue;
+    }
     const ground = {
-      request,
-      sources,
-      recorders,
-      pool: keptPool(parts),
-      purse: purseOf(request),
-      budget: request.wishes?.budget ?? Infinity,
+      ...common,
       far: !pass.longRuns && reachesFar(request),
-      charge: request.wishes?.charge === true,
-      apart: request.wishes?.channels === 'apart',
-      callers: request.wishes?.callers === true,
-      sides: sidesWanted(request, recorders),
-      ...(box && { middle: box }),
-      longest: limits.longest,
       takes: (recorder: Piece, end: Parameters<typeof wayAt>[0]) =>
         (byRecorder.get(recorder)?.get(wayAt(end)) ?? Infinity) <= pass.grade,
     };
     const patience = Math.max(1, (PATIENCE * (index + 1)) / passes.length);
-    const before: Before = { found, judged: searched, steps, patience };
+    const passOf = (one: Found) => foundIn.get(one) ?? index;
+    const before: Before = { found, judged: searched, steps, patience, lefts: [...lefts], passOf };
     const begin = (longest: number, known?: readonly Found[]) =>
       new Search(request, parts, { ...ground, longest }, pass, limits.count, verdicts, known, found[0]);
     const { run, left, more } = yield* passed(begin, limits, began, before);
     searched += run.judged + more.judged;
     steps += workOf(run) + more.steps;
-    ruledOut = Math.min(ruledOut, left);
+    lefts[index] = left;
+    for (const one of run.found) if (!foundIn.has(one)) foundIn.set(one, index);
     found = bestOf([...found, ...run.found], limits.count, request.prefer);
   }
+  const ruledOut = Math.min(Infinity, ...lefts);
+  const sorted = found.sort(compareFound(request.prefer));
   return {
-    found: found.sort(compareFound(request.prefer)),
+    found: sorted,
     searched,
+    sure: sureOf(sorted, (one) => foundIn.get(one) ?? 0, lefts, request.prefer),
     complete: ruledOut === Infinity,
     ...(ruledOut < Infinity && { ruledOut }),
     late: ruledOut < Infinity && performance.now() - began > limits.milliseconds,

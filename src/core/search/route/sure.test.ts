@@ -1,0 +1,37 @@
+import { describe, expect, it } from 'vitest';
+import { PRACTICE, requestOf } from '../../../../testing/practice';
+import { BY_STEPS, plan as planToEnd } from '../../../../testing/by-steps';
+import { plan, type Plan, type RouteRequest } from '.';
+
+/** What a way is made of, whatever its rig is called. */
+const waysOf = ({ routes }: Plan): string[] =>
+  routes.map(({ rig: { parts, joints } }) => JSON.stringify([parts, joints]));
+
+const answers = (request: RouteRequest, steps: number): Plan => plan(request, { ...BY_STEPS, steps });
+
+/** Cut after so much work, from next to nothing on. */
+const CUTS = [50, 200, 800, 3000];
+
+describe(
+  'what a search that was cut says is sure is what the whole search says',
+  { timeout: 300_000 },
+  () => {
+    let held = 0;
+
+    it.each(PRACTICE.filter((_, index) => index % 3 === 0))('$name', (one) => {
+      const request = requestOf(one);
+      const whole = planToEnd(request);
+      // What is not searched to its end says nothing of it.
+      if (!whole.complete) return;
+      expect(whole.sure ?? whole.routes.length).toBe(whole.routes.length);
+      for (const steps of CUTS) {
+        const cut = answers(request, steps);
+        const sure = cut.sure ?? 0;
+        expect(waysOf(cut).slice(0, sure)).toEqual(waysOf(whole).slice(0, sure));
+        if (!cut.complete) held += sure;
+      }
+    });
+
+    it('is said often enough to have been tried', () => expect(held).toBeGreaterThan(20));
+  },
+);
