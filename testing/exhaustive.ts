@@ -1,8 +1,7 @@
-import { settle } from '../src/core/search/settings';
 import { isPassiveLink, type Part, type PartPort } from '../src/core/parts';
 import { mate } from '../src/core/plugs';
 import { kindOfChain } from '../src/core/search/route/chains';
-import { isCallIn, settleCallIn } from '../src/core/search/route/call-in';
+import { isCallIn } from '../src/core/search/route/call-in';
 import { completed } from '../src/core/search/route/complete';
 import { layoutCost, rigOf, withJoint, withPiece, type Layout } from '../src/core/search/route/layout';
 import { bestOf, type Found } from '../src/core/search/route/rank';
@@ -12,6 +11,7 @@ import { lostOf } from '../src/core/search/route/lost';
 import { roughnessOf } from '../src/core/search/route/rough';
 import { isTouchy } from '../src/core/search/route/touchy';
 import { overruns } from '../src/core/search/route/runs';
+import { settledFor } from '../src/core/search/route/settled';
 import { purseOf } from '../src/core/search/route/search';
 import { meets } from '../src/core/search/route/wishes';
 
@@ -125,7 +125,7 @@ export function bestOfAll(
   const queue = begun.flatMap((layout) => completed(layout, request, stock));
   for (const layout of queue) {
     const isCall = request.wishes?.callers === true;
-    const { rig, judged, facts } = (isCall ? settleCallIn : settle)(rigOf(layout, request));
+    const { rig, judged, facts } = settledFor(rigOf(layout, request), request);
     const cost = layoutCost(layout, stock.purse);
     if (meets(layout, judged, request) && (!isCall || isCallIn(facts)))
       found.push({
@@ -134,7 +134,7 @@ export function bestOfAll(
         judged,
         cost,
         kind: layout.kind,
-        overruns: overruns(layout),
+        overruns: overruns(layout, request),
         touchy: isTouchy(facts),
         rough: roughnessOf(facts),
         lost: lostOf(facts),

@@ -216,6 +216,21 @@ export const BESIDE: readonly PracticeCase[] = [
     ],
   },
   {
+    name: 'two condensers to a camera, a side each: a small mixer, its channels panned to either side',
+    from: ['condenser-xlr', 'condenser-xlr'],
+    to: [['camera-trs']],
+    wishes: { channels: 'apart' },
+    answers: [has('mixer-rca-only|mixer-one-mic|mixer-fx-usb', 'lead-xlr')],
+    never: ['pack-plug-on'],
+  },
+  {
+    name: 'a portable mixer on a laptop: by USB, on both sides, before its phone socket, on one',
+    from: ['dynamic-xlr'],
+    through: 'mixer-portable-phone',
+    to: [['laptop-combo', 'recorder-app']],
+    answers: [has('lead-usb-a-c|lead-usb-c-c')],
+  },
+  {
     name: 'a microphone with XLR and USB on a laptop: its USB, one lead',
     from: ['dual-mic'],
     to: [['laptop-combo', 'browser-studio']],

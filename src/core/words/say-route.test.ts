@@ -33,6 +33,7 @@ describe('a route in words', () => {
     ],
     [{ by: 'noise', here: 40, before: 61 }, '40.0 dB over the noise, with the one before 61.0 dB'],
     [{ by: 'joints', here: 4, before: 3 }, '4 joints to make'],
+    [{ by: 'sides', here: 0, before: 1 }, 'On both sides: 0 recordings, with the one before 1'],
     [{ by: 'nothing', here: 0, before: 0 }, 'As good as the one before'],
   ])('%o', (lost, says) => expect(sayLost(lost)).toContain(says));
 

@@ -32,6 +32,8 @@ export function sayLost({ by, here, before }: Lost): string {
       return `${count(here, 'unbalanced run', 'unbalanced runs')} longer than practice allows, where the one before has ${before}.`;
     case 'weight':
       return `Weighs ${Math.round(here)} in money, bother and hiss, where the one before weighs ${Math.round(before)}.`;
+    case 'sides':
+      return `On both sides: ${count(here, 'recording', 'recordings')}, with the one before ${before}.`;
     case 'noise':
       return `Speech is ${formatDb(here)} over the noise, with the one before ${formatDb(before)}.`;
     case 'joints':

@@ -58,7 +58,7 @@ function Heading({ plan, request, currency, looking, longer }: ResultsProps) {
           {count} proved {count === 1 ? 'way' : 'ways'} so far
         </h2>
         <p className="text-soft mb-3">
-          {plan.sure ? `${saySure(plan.sure)}.` : 'A better one comes before them.'} Still looking…
+          {plan.sure ? `${saySure(plan.sure)}.` : 'A better one would come first.'} Still looking…
         </p>
       </>
     );

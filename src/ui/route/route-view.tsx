@@ -91,7 +91,7 @@ export function RouteView() {
           </button>
         )}
         <p role="status" className="text-soft">
-          {planning.state === 'searching' && `Tried ${planning.judged.toLocaleString('en')} layouts so far…`}
+          {planning.state === 'searching' && `Tried so far: ${planning.judged.toLocaleString('en')}…`}
           {planning.state === 'failed' && planning.says}
           {planning.state === 'stopped' && 'Stopped. Nothing goes on behind.'}
           {planning.state !== 'searching' && !ready && 'Say what is to be recorded, and what records it.'}

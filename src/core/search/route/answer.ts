@@ -8,7 +8,7 @@ import { slug } from '../../schema';
 import { planGains } from '../levels';
 import { isBetter, overNoise, polish, type Settled } from '../settings';
 import { split, type Layout } from './layout';
-import { gradeOf, qualityOf, weightOf, type Found } from './rank';
+import { gradeOf, onBothSides, qualityOf, weightOf, type Found } from './rank';
 import type { RouteRequest } from './request';
 import { purseOf } from './search';
 import { isTouchy } from './touchy';
@@ -24,7 +24,7 @@ export interface Item {
 
 /** What decides between a route and the one before it, with both values. */
 export interface Lost {
-  readonly by: 'evidence' | 'overruns' | 'weight' | 'noise' | 'joints' | 'nothing';
+  readonly by: 'evidence' | 'overruns' | 'weight' | 'sides' | 'noise' | 'joints' | 'nothing';
   readonly here: number;
   readonly before: number;
 }
@@ -76,6 +76,7 @@ function lostTo(here: Found, before: Found, { prefer }: RouteRequest): Lost {
     ['evidence', gradeOf(here.judged), gradeOf(before.judged)],
     ['overruns', here.overruns, before.overruns],
     ['weight', weightOf(here, prefer), weightOf(before, prefer)],
+    ['sides', onBothSides(here), onBothSides(before)],
     ['noise', qualityOf(here.judged), qualityOf(before.judged)],
     ['joints', here.cost.joints, before.cost.joints],
   ];

@@ -18,6 +18,7 @@ import {
 } from './inventory';
 import { firstOfEach, sameSocket, type Entry, type Pool } from './pool';
 import { reachAfter, standsApart, type Reach } from './standing';
+import type { Bridged, Via } from './vias';
 
 /** A part of a chain, entered by one port and left by another. */
 export interface Link {
@@ -51,6 +52,8 @@ interface Node {
   readonly cost: Cost;
   /** It has been through a part that every chain has to lead through, or there is none such. */
   readonly passed: boolean;
+  /** How far it has bridged a distance; well where there is none. */
+  readonly bridged: Bridged;
   /** How far it reaches from the last thing that stands somewhere. */
   readonly reach: Reach;
   /** Pieces of copper to buy, one in another, since the last box, and before the first. */
@@ -101,6 +104,8 @@ export interface ChainSearch {
   readonly extra?: (start: OpenEnd) => Cost;
   /** Every chain has to lead through one of these. */
   readonly via?: ReadonlySet<Part>;
+  /** And then bridge a distance: how far it has with a part more. */
+  readonly bridges?: Via['bridges'];
   /** The most that may be spent. */
   readonly budget?: number;
   /** What was worked out for this goal before. */
@@ -113,7 +118,8 @@ export interface ChainSearch {
   readonly ceiling?: () => Cost | undefined;
 }
 
-const signatureOf = ({ from, end, path, reach }: Node): string => `${from.id}|${path}|${reach}|${end.state}`;
+const signatureOf = ({ from, end, path, reach, bridged }: Node): string =>
+  `${from.id}|${path}|${reach}|${bridged}|${end.state}`;
 
 /**
  * Whether `a` can stand for `b` in every chain that goes on from either: it costs no more even where everything that it
@@ -193,6 +199,7 @@ export class ChainFinder {
       first: 0,
       extra: search.extra?.(end) ?? NOTHING,
       passed: search.via === undefined || of.some((one) => this.isVia(one)),
+      bridged: this.bridgedOver(of, 'not'),
       cost: costOf(of, search.purse),
     });
   }
@@ -249,6 +256,11 @@ export class ChainFinder {
     return false;
   }
 
+  private bridgedOver(parts: readonly Part[], before: Bridged): Bridged {
+    const { bridges } = this.search;
+    return bridges ? parts.reduce((bridged, part) => bridges(part, bridged), before) : 'well';
+  }
+
   private isVia(part: Part): boolean {
     return this.search.via?.has(part) ?? false;
   }
@@ -280,7 +292,7 @@ export class ChainFinder {
   private leastBox: number | undefined;
 
   private arrive(node: Node): void {
-    if (!node.passed) return;
+    if (!node.passed || node.bridged !== 'well') return;
     const { ports, goal, purse } = this.search;
     for (const port of firstOfEach(ports)) {
       if (standsApart(node.reach, goal, port) || !this.isAccepted(port, node.end)) continue;
@@ -355,12 +367,14 @@ export class ChainFinder {
     if (copper > MOST_COPPER) return;
     const cost = plus(node.cost, own);
     const passed = node.passed || this.isVia(part);
+    const bridged = passed ? this.bridgedOver([part], node.bridged) : node.bridged;
     for (const { end, says } of pool.stepsOver(node.end, next)) {
       this.grow({
         from: node.from,
         end,
         cost,
         passed,
+        bridged,
         reach: reachAfter(node.reach, part, end.port),
         copper,
         first: [...node.links.map((link) => link.part), part].every(isPassiveLink) ? copper : node.first,

@@ -146,9 +146,8 @@ export class LegStore {
         }),
         ...((charges || carries > 0) && { via: viaBoxes(ground.pool, charges, carries) }),
         ...(ground.far &&
-          (ground.middle ? farOut(ground.request, recorderPlace) : true) && {
-            via: viaFar(ground.pool, starts, recorder.part),
-          }),
+          (ground.middle ? farOut(ground.request, recorderPlace) : true) &&
+          viaFar(ground.pool, starts, recorder.part)),
         ...(first?.part.power && { extra: ground.extra }),
       });
     });
@@ -183,7 +182,8 @@ export class LegStore {
         ...(unboxed !== undefined && { unboxed }),
         ...(ground.far &&
           ground.middle &&
-          farIn(ground.request, place) && { via: viaFar(ground.pool, starts, middle) }),
+          farIn(ground.request, place) &&
+          viaFar(ground.pool, starts, middle)),
         accepts: (port, end) => passes(middle, port, end),
         always: true,
       });

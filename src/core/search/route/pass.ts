@@ -170,7 +170,7 @@ export class Search {
   private offer(layout: Layout): void {
     const cost = layoutCost(layout, this.stock.purse);
     if (this.ceiling && compareWeights(cost, this.ceiling) > 0) return;
-    if (!this.pass.longRuns && overruns(layout) > 0) return;
+    if (!this.pass.longRuns && overruns(layout, this.request) > 0) return;
     const key = this.verdicts.shapeOf(layout);
     if (this.seen.has(key)) return;
     this.seen.add(key);
@@ -216,7 +216,7 @@ export class Search {
       judged,
       cost,
       kind,
-      overruns: overruns(layout),
+      overruns: overruns(layout, this.request),
       touchy,
       rough,
       apart,

@@ -191,6 +191,45 @@ describe('what cannot be met', { timeout: 120_000 }, () => {
   });
 });
 
+describe('a distance that an unbalanced source has to bridge', { timeout: 120_000 }, () => {
+  const far = (catalogue: readonly string[]) =>
+    plan(
+      request(
+        { channels: 'mono' },
+        {
+          sources: [{ part: 'keyboard', place: 'stage' }],
+          destinations: [{ part: 'phone-ctia', app: 'live-stream', place: 'desk' }],
+          distances: [{ from: 'stage', to: 'desk', metres: 10 }],
+          catalogue,
+        },
+      ),
+    ).routes;
+  const AT_HAND = [
+    'lead-jack-ts',
+    'di-passive',
+    'mobile-preamp',
+    'pad-xlr-20',
+    'lead-xlr-trrs',
+    'extension-trrs',
+  ];
+
+  // Common practice: the DI box stands at its source, the long lead is the balanced one.
+  it('goes by a DI box at the source and a long XLR lead into a balanced input', () => {
+    const [first] = far([...AT_HAND, 'lead-xlr']);
+    expect(first?.parts).toEqual(expect.arrayContaining(['di-passive', 'lead-xlr', 'mobile-preamp']));
+    const metres = (id: string) => first?.rig.parts.find(({ part }) => part === id)?.length ?? 0;
+    expect(metres('lead-xlr')).toBeGreaterThan(metres('lead-jack-ts'));
+  });
+
+  it('is not pieced together of unbalanced leads with a box on the way while that can be helped', () => {
+    const [first] = far([...AT_HAND, 'lead-xlr']);
+    const pieced = far(AT_HAND)[0];
+    expect(pieced?.parts).not.toContain('lead-xlr');
+    expect(first?.lost).toBeUndefined();
+    expect(far([...AT_HAND, 'lead-xlr']).at(-1)?.parts).toContain('lead-xlr');
+  });
+});
+
 describe('a search', { timeout: 120_000 }, () => {
   it('can be let go at any step', () => {
     const steps = planSteps(request({}, { sources: [{ part: 'condenser-xlr' }] }));

@@ -91,7 +91,11 @@ const uncommonness = ({ layout }: Found): number =>
 /** What is clearer than a good preamplifier makes it is no better. */
 const clearness = ({ judged }: Found): number => Math.min(qualityOf(judged), HISS.sound.clear);
 
-/** How routes are compared, the first difference deciding: evidence, runs too long, money and bother, quality, joints. Who wants the best sound has quality before money. */
+/** Arrivals that are on both sides: nothing has to be copied over. */
+export const onBothSides = ({ judged }: Found): number =>
+  judged.arrives.filter(({ channels }) => channels === 'both').length;
+
+/** How routes are compared, the first difference deciding: evidence, runs too long, money and bother, both sides rather than one, quality, joints. Who wants the best sound has quality before money. */
 export const compareFound =
   (prefer: Preference = USUAL) =>
   (a: Found, b: Found): number =>
@@ -99,6 +103,7 @@ export const compareFound =
     a.overruns - b.overruns ||
     (prefer === 'sound' ? clearness(b) - clearness(a) : 0) ||
     sign(weightOf(a, prefer) - weightOf(b, prefer)) ||
+    onBothSides(b) - onBothSides(a) ||
     qualityOf(b.judged) - qualityOf(a.judged) ||
     a.cost.joints - b.cost.joints ||
     uncommonness(a) - uncommonness(b);

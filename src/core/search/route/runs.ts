@@ -87,16 +87,23 @@ const isBalanced = (way: readonly Stop[], at: number): boolean =>
 const longRuns = (way: readonly Stop[]): number =>
   runsOn(way).filter(({ metres, balanced }) => !balanced && metres > UNBALANCED_METRES).length;
 
-/** The same over all ways of a layout. */
-export const overruns = (layout: Layout): number =>
-  betweenPieces(layout).every(({ part, length }) => (length ?? part.length ?? 0) <= SHORT_METRES)
-    ? 0
-    : Math.max(
-        0,
-        ...layout.sources.flatMap((source) =>
-          layout.recorders.map((recorder) => longRuns(wayBetween(layout, source, recorder) ?? [])),
-        ),
-      );
+/** A long stretch that leads without balance bridge piece by piece: whatever hangs between them would have to lie on the way. */
+const isPieced = (layout: Layout, { from, to, metres }: Stretch): boolean =>
+  metres > UNBALANCED_METRES &&
+  runsOn(wayBetween(layout, from, to) ?? [])
+    .filter(({ balanced }) => !balanced)
+    .reduce((sum, run) => sum + run.metres, 0) > UNBALANCED_METRES;
+
+/** How many runs of the worst way of a layout are longer without balance than practice allows. */
+export function overruns(layout: Layout, request: RouteRequest): number {
+  if (betweenPieces(layout).every(({ part, length }) => (length ?? part.length ?? 0) <= SHORT_METRES))
+    return 0;
+  const runs = layout.sources.flatMap((source) =>
+    layout.recorders.map((recorder) => longRuns(wayBetween(layout, source, recorder) ?? [])),
+  );
+  const pieced = stretchesOf(layout, request).some((stretch) => isPieced(layout, stretch));
+  return Math.max(pieced ? 1 : 0, ...runs);
+}
 
 /** Leads that are no longer than this do not make a long run between them: nobody joins so many. */
 const SHORT_METRES = 2;

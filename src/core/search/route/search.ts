@@ -4,6 +4,7 @@ import { appAt, gradesOf, ITSELF, wayAt } from './grades';
 import { FEW_PIECES, USUAL_BOTHER } from '../bother';
 import { boxOf, withoutPorts } from './gear';
 import type { Purse } from './inventory';
+import { powerable } from './powerable';
 import { type Piece } from './layout';
 import { poolOf, type Pool } from './pool';
 import { bestOf, compareFound, type Found } from './rank';
@@ -260,8 +261,9 @@ export function* search(
   catalogue?: readonly Part[],
 ): Generator<Looked, SearchResult> {
   const began = performance.now();
-  const parts = allowedParts(request, catalogue);
   const { sources, recorders } = piecesOf(request);
+  const given = [...sources, ...recorders].map(({ part }) => part);
+  const parts = powerable(allowedParts(request, catalogue), given);
   const byRecorder = new Map(recorders.map((recorder) => [recorder, gradesOf(request, recorder)]));
   const grades = [...new Set([...byRecorder.values()].flatMap((ways) => [...ways.values()]))]
     .filter((grade) => request.wishes?.risk !== 'proven' || grade <= ITSELF)

@@ -1,16 +1,14 @@
 import { isCharged } from '../../engine/power';
-import { FAINTEST } from '../../checks';
-import { allFacts } from '../../engine';
-import { planGains } from '../levels';
-import { isBetter, isHopeless, settle, type Settled } from '../settings';
+import { isHopeless } from '../settings';
 import type { Outcome } from '../../judge';
 import type { Rig } from '../../rig';
 import type { Stock } from './attach';
-import { isCallIn, settleCallIn } from './call-in';
+import { isCallIn } from './call-in';
 import { LostHeads } from './heads';
 import { rigOf, type Layout } from './layout';
 import { exchangedIn, repairsOf } from './repairs';
 import type { RouteRequest } from './request';
+import { isFaint, settledFor } from './settled';
 import { Shapes } from './shape';
 import { lostOf } from './lost';
 import { roughnessOf } from './rough';
@@ -29,19 +27,6 @@ export type Verdict =
       readonly lost: number;
     }
   | { readonly answers: false; readonly repaired: readonly Layout[] };
-
-/** Peaks that nobody wants recorded, however far they stand over the noise (checks/faint). */
-const isFaint = ({ arrives }: Outcome): boolean =>
-  arrives.some(({ state, peak }) => state === 'recorded' && peak < FAINTEST);
-
-/** What is clean and faint with its knobs as they were settled, with those that the gain plan gives it. */
-function raised(settled: Settled): Settled {
-  if (settled.judged.verdict !== 'clean' || !isFaint(settled.judged)) return settled;
-  const { rig, outcome } = planGains(settled.rig);
-  return isBetter(outcome, settled.judged)
-    ? { ...settled, rig, judged: outcome, facts: allFacts(rig)[0] }
-    : settled;
-}
 
 const NO: Verdict = { answers: false, repaired: [] };
 
@@ -80,7 +65,7 @@ export class Verdicts {
   private judge(layout: Layout, mayExchange = true): Verdict {
     const { request } = this;
     const { wishes = {} } = request;
-    const { rig, judged, facts } = raised((wishes.callers ? settleCallIn : settle)(rigOf(layout, request)));
+    const { rig, judged, facts } = settledFor(rigOf(layout, request), request);
     const isMeant = !wishes.callers || isCallIn(facts);
     const charges = !wishes.charge || rig.purpose.recorders.every((host) => isCharged(facts, host));
     if (

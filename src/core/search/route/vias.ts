@@ -51,19 +51,48 @@ const endsBalanced = (part: Part): boolean =>
   part.ports.some((port) => port.direction !== 'out' && isBalanced(port)) ||
   part.circuit.some(({ kind }) => kind === 'transformer');
 
+const takesBalanced = (part: Part): boolean => !isWiring(part) && endsBalanced(part);
+
+/** A lead that is sold long and can be balanced, or carries numbers. */
+const canBeLong = (part: Part): boolean =>
+  growsLong(part) && part.ports.every((port) => isDigital(port) || contactsOf(port.connector).length === 3);
+
+const byRadio = ({ ports }: Part): boolean => ports.some(({ connector }) => connector === 'radio');
+
+/** Parts that a chain has to lead through, and how far what follows them bridges. */
+export interface Via {
+  readonly via: ReadonlySet<Part>;
+  readonly bridges?: (part: Part, before: Bridged) => Bridged;
+}
+
+/** How far a chain has bridged a distance: not yet, by a balanced run that has to end well, or as it should. */
+export type Bridged = 'not' | 'open' | 'well';
+
+/** A balanced run has to end in what takes both its legs; numbers and radio need nothing more. */
+const bridging =
+  (endsAtGoal: boolean) =>
+  (part: Part, before: Bridged): Bridged => {
+    if (before === 'well' || byRadio(part)) return 'well';
+    if (canBeLong(part)) return endsAtGoal || part.ports.some(isDigital) ? 'well' : 'open';
+    return before === 'open' && takesBalanced(part) ? 'well' : before;
+  };
+
 /**
- * What a chain that reaches far has to lead through: what ends the unbalance, where none of its beginnings is balanced; else also what
- * takes a balanced run, or leads that can be balanced where the goal itself takes it.
+ * What a chain that reaches far has to lead through: what ends the unbalance, where none of its beginnings is balanced, and then what
+ * bridges; else also what takes a balanced run, or leads that can be balanced where the goal itself takes it.
  */
-export function viaFar(pool: Pool, starts: readonly OpenEnd[], goal: Part): ReadonlySet<Part> {
+export function viaFar(pool: Pool, starts: readonly OpenEnd[], goal: Part): Via {
   const kept = keptFor(pool);
   if (!starts.some(({ port, digital }) => digital !== undefined || isBalanced(port)))
-    return (kept.balancers ??= new Set(pool.parts.filter(endsUnbalance)));
-  if (!endsBalanced(goal) && !starts.some(({ digital }) => digital))
-    return (kept.takers ??= new Set(
-      pool.parts.filter((part) => !isWiring(part) && (endsBalanced(part) || endsUnbalance(part))),
-    ));
-  const canBe = (part: Part) =>
-    growsLong(part) && part.ports.every((port) => isDigital(port) || contactsOf(port.connector).length === 3);
-  return (kept.far ??= new Set(pool.parts.filter((part) => canBe(part) || endsUnbalance(part))));
+    return {
+      via: (kept.balancers ??= new Set(pool.parts.filter(endsUnbalance))),
+      bridges: bridging(endsBalanced(goal)),
+    };
+  if (!endsBalanced(goal) && !starts.some(({ digital }) => digital)) {
+    const takes = (part: Part) => takesBalanced(part) || (!isWiring(part) && endsUnbalance(part));
+    return { via: (kept.takers ??= new Set(pool.parts.filter(takes))) };
+  }
+  return {
+    via: (kept.far ??= new Set(pool.parts.filter((part) => canBeLong(part) || endsUnbalance(part)))),
+  };
 }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { applyEdit, laidParts, type Rig, type RigEdit } from '../../rig';
 import { layRig, type RigSketch } from '../../../../testing/lay-rig';
+import { twoOnADesk } from '../../../../testing/two-on-a-desk';
 import { outcomeOf, type Outcome } from '../../judge';
 import { LEAST_OVER_NOISE, levelMiss, overNoise, polish, settle, TARGET_PEAK } from '.';
 
@@ -91,6 +92,21 @@ describe('two packs that are to be kept apart', () => {
     const { rig: settled, judged } = settle(rig);
     expect(judged.verdict).toBe('clean');
     expect(settled.parts.find((p) => p.id === 'receiver')?.settings).toMatchObject({ mode: 'stereo' });
+  });
+});
+
+describe('two channels of a desk that are to be kept apart', () => {
+  // Common practice: one hard left, the other hard right. One of them alone does nothing: the other is on both sides.
+  it.each([
+    ['dynamic microphones', 'dynamic-xlr', {}],
+    ['condensers, of which the level is off as well', 'condenser-xlr', {}],
+    ['both panned to one side', 'dynamic-xlr', { desk: { 'pan-mic-1': 'left', 'pan-mic-2': 'left' } }],
+  ])('%s are panned to either side', (_, mic, begun) => {
+    const { rig, judged } = settle(twoOnADesk(mic, begun));
+    expect(judged.verdict).toBe('clean');
+    expect(judged.arrives.map(({ channels }) => channels).sort()).toEqual(['left', 'right']);
+    const { settings } = rig.parts.find(({ id }) => id === 'desk')!;
+    expect([settings?.['pan-mic-1'], settings?.['pan-mic-2']].sort()).toEqual(['left', 'right']);
   });
 });
 

@@ -6,6 +6,7 @@ import { bearsOn } from './bears-on';
 import { gainEdits } from './gains';
 import { isLevel, isWiredWrong, switchesFor } from './switches';
 import { levelMiss } from './targets';
+import { twinThrows } from './twins';
 
 /** A rig with its switches and knobs set, and what is said of it then. */
 export interface Settled {
@@ -89,7 +90,7 @@ function together(state: State, findings: readonly Finding[]): RigEdit[] {
 
 /**
  * Switches and knobs set so that every source is recorded and neither clips nor drowns. What findings name is switched, all at once
- * where that helps and else one by one; gains are solved along each source's chain. Every step is kept only if the pipeline finds
+ * where that helps and else one by one or, for two sources, one each; gains are solved along each source's chain. Every step is kept only if the pipeline finds
  * the rig better for it.
  */
 export function settle(begun: Rig): Settled {
@@ -115,7 +116,8 @@ export function settle(begun: Rig): Settled {
       switchesOf(state, finding)
         .slice(0, MOST_SWITCHES)
         .some((edit) => attempt([edit])),
-    );
+    ) ||
+    findings.some((finding) => twinThrows(state.facts, finding).some(attempt));
   while (!isGood(state.score) && state.runs < MOST_RUNS && !isHopeless(state.judged)) {
     const serious = state.judged.findings.filter((f) => f.severity !== 'note');
     const [wiring, level] = [serious.filter((f) => !isLevel(f)), serious.filter(isLevel)];

@@ -18,6 +18,7 @@ import { relocations } from './relocations';
 import { additions, additionsAt, insertsAt, swapsFor } from '../fixes/with-parts';
 import { planReturns } from '../returns';
 import { gainEdits } from '../settings/gains';
+import { twinThrows } from '../settings/twins';
 import type { Judged } from './judged';
 
 /** Edits that belong together, done one after another. */
@@ -188,6 +189,7 @@ export function movesFor(state: Judged, drawer: Drawer): Move[] {
     ...(cures.has('mix') ? mixMinus(rig, drawer) : []),
     ...[...edits, ...gains, ...exchanges(rig)].map((edit) => moveOf(rig, edit, drawer)),
     ...(gains.length > 1 ? [together(rig, gains, drawer)] : []),
+    ...weighing.flatMap((finding) => twinThrows(facts, finding).map((each) => together(rig, each, drawer))),
     ...(needsPower ? wiring.flatMap((edit) => withSupply(rig, edit, drawer)) : []),
     ...carriedThrough(state, drawer),
     ...(cures.has('pair') ? pairs(rig, drawer) : []),

@@ -7,6 +7,7 @@ import { outcomeOf } from '../../judge';
 import { applyEdit, type Rig } from '../../rig';
 import { sayEdit, sayNotLightest } from '../../words';
 import { layRig } from '../../../../testing/lay-rig';
+import { twoOnADesk } from '../../../../testing/two-on-a-desk';
 import { hallBy } from '../../../../testing/power-rigs';
 import { MOST_STEPS, wayOut } from '.';
 
@@ -62,6 +63,13 @@ describe('the way out of the yard’s rigs', () => {
       cost: { owned: true, price: 0 },
     });
   });
+});
+
+it('two sources that share both sides of a desk are panned to either side: two steps that do nothing alone', () => {
+  const { says, after } = followed(twoOnADesk('dynamic-xlr'));
+  expect(says).toHaveLength(2);
+  expect(says.join(' ')).toMatch(/pan to left.*pan to right/i);
+  expect(after.verdict).toBe('clean');
 });
 
 describe('the order in which people work', () => {
