@@ -4,7 +4,7 @@ import { hasInputsApart, type Capture, type Part, type PartPort } from '../../pa
 import { SINE_CREST, volts } from '../../units';
 import { LEAST_OVER_NOISE } from '../settings';
 import { departures, type Departure } from './classes';
-import type { OpenEnd, Sides } from './end';
+import { feeds, type OpenEnd, type Sides } from './end';
 import { join, type Joined, type Voices } from './join';
 import { rangeOf } from './part-net';
 import { areApart } from './leave';
@@ -139,7 +139,6 @@ function inReading(
   const passage = passageOf(part, entry ? [entry] : []);
   const joined = join(passage, entry, end, voices, reading, true);
   if (!joined || joined.clipped) return false;
-  const starved = joined.wants.some(({ volts: least }, w) => joined.standing(w) < least - 1e-6);
-  if (starved) return false;
+  if (!joined.wants.every((want, w) => feeds(want, joined.standing(w), part))) return false;
   return captures.some((capture) => isNoticed(joined, part, capture) && converts(part, capture, joined));
 }

@@ -14,7 +14,30 @@ export interface Sound {
 /** Direct voltage that must come from what is still to be joined. */
 export interface Wanted {
   readonly volts: number;
+  /** More than this harms. */
+  readonly most: number;
 }
+
+/** Figures of direct current are off by less. */
+const HAIR = 1e-6;
+
+const inOneWay = new WeakMap<Part, boolean>();
+
+/** Its supplies are there or not, and never less. */
+function suppliesInOneWay(part: Part): boolean {
+  const known = inOneWay.get(part);
+  if (known !== undefined) return known;
+  const found = part.circuit.every((e) => {
+    if (e.kind !== 'supply' || typeof e.volts !== 'object') return true;
+    return 'values' in e.volts && new Set(Object.values(e.volts.values).filter(Boolean)).size < 2;
+  });
+  inOneWay.set(part, found);
+  return found;
+}
+
+/** Whether what stands there with every supply on, that of a part among them, feeds and does not harm: too much can only be turned off. */
+export const feeds = ({ volts, most }: Wanted, standing: number, part: Part): boolean =>
+  standing >= volts - HAIR && (standing <= most + HAIR || !suppliesInOneWay(part));
 
 /**
  * The state of contacts that stand open: what the rest of the world can learn of everything behind them. `place`: on which

@@ -271,3 +271,47 @@ describe('what a stage hisses, and what weighs for sure, is known at the open en
     expect(couldRecord(part('phone-ctia'), port(part('phone-ctia'), 'jack'), end)).toBe(false);
   });
 });
+
+describe('a feed that is too much for a capsule', () => {
+  const [clip] = sourceEnds(part('clip-on-trs'), SPEECH);
+  const box = part('interface-two-inputs');
+  const input = box.ports.find(({ id }) => id === 'mic-1')!;
+  const over = (adapter: string, socket: string): OpenEnd[] => {
+    const one = part(adapter);
+    return throughPart(
+      one,
+      one.ports.find(({ id }) => id === socket)!,
+      clip!,
+    );
+  };
+
+  // 48 V ± 4 V through 6.81 kΩ a leg (IEC 61938) drive 5.7 mA into it; without them it is not fed at all.
+  it('is no feed: a plain adapter onto a phantom input leads nowhere, one that makes plug-in power of it does', () => {
+    const plain = over('adapter-trs-xlr', 'small');
+    expect(plain.length).toBeGreaterThan(0);
+    expect(plain.flatMap((end) => throughPart(box, input, end))).toEqual([]);
+    const made = over('adapter-pip-xlr', 'in');
+    expect(made.flatMap((end) => throughPart(box, input, end)).length).toBeGreaterThan(0);
+  });
+
+  it('as the whole pipeline has it, whatever is switched', () => {
+    const rig = (adapter: string, socket: string, plug: string) =>
+      layRig({
+        parts: {
+          clip: 'clip-on-trs',
+          adapter,
+          box: 'interface-two-inputs',
+          usb: 'lead-usb-c-c',
+          phone: 'phone-usb-c',
+        },
+        joints: [
+          `clip.plug adapter.${socket}`,
+          `adapter.${plug} box.mic-1`,
+          'usb.a box.usb',
+          'usb.b phone.port',
+        ],
+      });
+    expect(settle(rig('adapter-trs-xlr', 'small', 'pins')).judged.verdict).not.toBe('clean');
+    expect(settle(rig('adapter-pip-xlr', 'in', 'out')).judged.verdict).toBe('clean');
+  });
+});

@@ -1,7 +1,7 @@
 import { SIDE_WITHIN } from '../../engine/flow';
 import type { Contact } from '../../plugs';
 import type { Part, PartPort } from '../../parts';
-import type { Analogue, OpenEnd } from './end';
+import { feeds, type Analogue, type OpenEnd } from './end';
 import { Grid, NO_ADMITTANCE } from './grid';
 import type { Joined } from './join';
 
@@ -107,8 +107,8 @@ function stateOf(
     for (let c = size; c < alternating.columns; c += 1) words.push(driven(alternating, r, c));
     words.push(driven(direct, r, size));
   }
-  for (const [w, { volts }] of wants.entries()) {
-    words.push(volts);
+  for (const [w, { volts, most }] of wants.entries()) {
+    words.push(volts, most);
     for (let c = 0; c <= size; c += 1) words.push(signed(direct.re(size + w, c)));
   }
   return words.join(' ');
@@ -138,8 +138,8 @@ export function leave(
     if (hangs) forms.push(w);
     return hangs;
   });
-  for (const [w, { volts }] of joined.wants.entries())
-    if (!forms.includes(w) && -direct.re(nodes + w, nodes) < volts - 1e-6) return undefined;
+  for (const [w, want] of joined.wants.entries())
+    if (!forms.includes(w) && !feeds(want, -direct.re(nodes + w, nodes), part)) return undefined;
   const open = {
     place,
     size: keep.length,

@@ -1,6 +1,7 @@
 import { REFERENCE_FREQUENCY } from '../../engine/circuit';
 import type { Contact } from '../../plugs';
-import type { Part, PartPort } from '../../parts';
+import { maximumsOf, type Part, type PartPort } from '../../parts';
+import type { Wanted } from './end';
 import { partNet, rangeOf, type Watched } from './part-net';
 import { isNothing, outerEquations, reducePart, type Reduced } from './reduce-part';
 
@@ -30,23 +31,31 @@ function findNodes(port: PartPort, part: Part): readonly (readonly [Contact, num
 }
 
 /** A direct voltage that must stand inside a part. */
-export interface Want extends Watched {
-  readonly volts: number;
-}
+export type Want = Watched & Wanted;
 
 /** What a part's own sources and stages want: phantom, plug-in power. */
 function wantsOf(part: Part): Want[] {
   const { nodeOf } = partNet(part);
-  const want = (id: string, plus: string, minus: string, volts: number): Want[] => {
+  /** The most volts that the contact bears on which it lies, through so many ohms. */
+  const mostAt = (node: number, ohms: number): number =>
+    Math.min(
+      Infinity,
+      ...maximumsOf(part).flatMap(({ plus, volts = Infinity, milliamps = Infinity }) =>
+        nodeOf(plus) === node ? [volts, (milliamps / 1000) * ohms] : [],
+      ),
+    );
+  const want = (id: string, plus: string, minus: string, volts: number, ohms = Infinity): Want[] => {
     const [p, m] = [nodeOf(plus), nodeOf(minus)];
-    return p === undefined || m === undefined ? [] : [{ id, plus: p, minus: m, volts }];
+    return p === undefined || m === undefined
+      ? []
+      : [{ id, plus: p, minus: m, volts, most: mostAt(p, ohms) }];
   };
   const { stagesNeed } = part;
   return [
     ...(stagesNeed ? want('stages', stagesNeed.plus, stagesNeed.minus, stagesNeed.volts) : []),
     ...part.circuit.flatMap((e) =>
       e.kind === 'electret'
-        ? want(e.id, e.a, e.b, e.minimumBias)
+        ? want(e.id, e.a, e.b, e.minimumBias, e.dcResistance)
         : e.kind === 'signal' && e.needs
           ? want(e.id, e.needs.plus, e.needs.minus, e.needs.volts)
           : [],
