@@ -127,7 +127,7 @@ export function bestOfAll(
     const isCall = request.wishes?.callers === true;
     const { rig, judged, facts } = settledFor(rigOf(layout, request), request);
     const cost = layoutCost(layout, stock.purse);
-    if (meets(layout, judged, request) && (!isCall || isCallIn(facts)))
+    if (meets(layout, judged, facts, request) && (!isCall || isCallIn(facts)))
       found.push({
         layout,
         rig,

@@ -224,6 +224,22 @@ export const BESIDE: readonly PracticeCase[] = [
     never: ['pack-plug-on'],
   },
   {
+    name: 'a stereo keyboard into a portable recorder: a lead into each of its inputs, left into the first',
+    from: ['keyboard'],
+    to: [['recorder-xlr']],
+    wishes: { channels: 'stereo' },
+    answers: [has('lead-jack-xlr', 'lead-jack-xlr'), has('di-passive', 'di-passive')],
+  },
+  {
+    name: 'a player over a mixer into a camera, stereo: into a line pair, never its one side on both',
+    from: ['player-portable'],
+    through: 'mixer-rca-only',
+    to: [['camera-trs']],
+    wishes: { channels: 'stereo' },
+    answers: [has('lead-breakout-jacks')],
+    never: ['lead-trs-xlr', 'lead-left-to-both', 'lead-line-mono-both'],
+  },
+  {
     name: 'a portable mixer on a laptop: by USB, on both sides, before its phone socket, on one',
     from: ['dynamic-xlr'],
     through: 'mixer-portable-phone',

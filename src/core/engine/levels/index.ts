@@ -4,7 +4,7 @@ export { noiseBudget } from './budget';
 export type { ChainResponse, ResponsePoint } from './response';
 export { chainResponse, FREQUENCIES } from './response';
 export type { RecordedWay, Staircase, Step } from './staircase';
-export { fullScaleOf, inputOf, loudestChain, recordedWays, staircases } from './staircase';
+export { fullScaleOf, inputOf, loudestChain, loudestChains, recordedWays, staircases } from './staircase';
 export type { Place, Run, RunOnWay, RunStop } from './runs';
 export {
   longestStretch,

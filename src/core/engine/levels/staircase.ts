@@ -88,10 +88,10 @@ export const inputOf = (facts: Facts, arrival: Arrival): HostInput | undefined =
     (one) => one.host === arrival.recorder && `${one.placed}/${one.capture.id}` === arrival.records,
   );
 
-/** The chain by which most of an arrival's source comes to what records it. */
-export function loudestChain(facts: Facts, arrival: Arrival): Chain | undefined {
+/** The chain by which most of an arrival's source comes to each channel of what records it, the loudest first. */
+export function loudestChains(facts: Facts, arrival: Arrival): readonly Chain[] {
   const input = inputOf(facts, arrival);
-  if (!input) return undefined;
+  if (!input) return [];
   const host = facts.laid.get(arrival.recorder);
   // What sums its sides records each of them, whichever it names.
   const sums = host !== undefined && appOf(host)?.channels === 'mono';
@@ -100,8 +100,13 @@ export function loudestChain(facts: Facts, arrival: Arrival): Chain | undefined 
     .flatMap((voice) => chainsInto(facts, voice, input))
     .filter(({ number }) => sums || arrival.inputs.length === 0 || arrival.inputs.includes(number));
   const peakOf = ({ stages }: Chain) => (stages.at(-1)?.peak ?? 0) - (stages.at(-1)?.clipLevel ?? 0);
-  return chains.filter((one) => Number.isFinite(peakOf(one))).sort((a, b) => peakOf(b) - peakOf(a))[0];
+  const sorted = chains.filter((one) => Number.isFinite(peakOf(one))).sort((a, b) => peakOf(b) - peakOf(a));
+  return sorted.filter((one, at) => sorted.findIndex(({ number }) => number === one.number) === at);
 }
+
+/** The chain by which most of an arrival's source comes to what records it. */
+export const loudestChain = (facts: Facts, arrival: Arrival): Chain | undefined =>
+  loudestChains(facts, arrival)[0];
 
 const ways = new WeakMap<Facts, readonly RecordedWay[]>();
 

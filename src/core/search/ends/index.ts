@@ -4,6 +4,7 @@ export { copperOf } from './conducts';
 export { channelsOf, idealEnd, pairEnd, splitEnd } from './ideal';
 export { drivesReached, isCoupled, outletPairs } from './outlets';
 export { listens } from './edge';
+export { standApart } from './leave';
 export { nodesOfPort } from './passage';
 export { sendsOf, stereoInputs } from './sends';
 export { asked, playedEnds, sourceEnds } from './source';

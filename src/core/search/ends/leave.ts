@@ -68,6 +68,41 @@ export function areApart(levels: readonly (readonly number[])[]): boolean {
   return levels.some((one, n) => levels.slice(n + 1).some((other) => leads(one, other) && leads(other, one)));
 }
 
+/** The most that stands between each two contacts, by their names; where there is a sleeve, against which every channel hears, from that alone. */
+function betweenContacts({ analogue }: OpenEnd): ReadonlyMap<string, number> {
+  if (!analogue) return new Map();
+  const volts = openVolts(analogue);
+  const contacts = [...analogue.place].sort(([one], [other]) => one.localeCompare(other));
+  const hasSleeve = analogue.place.has('S');
+  const counts = ([one]: readonly [Contact, number], [other]: readonly [Contact, number]) =>
+    !hasSleeve || one === 'S' || other === 'S';
+  return new Map(
+    contacts.flatMap(([one, a], index) =>
+      contacts
+        .slice(index + 1)
+        .filter((other) => counts([one, a], other))
+        .map(([other, b]): readonly [string, number] => {
+          const of = volts.map((at) => {
+            const [[x, y], [u, v]] = [at[a] ?? [0, 0], at[b] ?? [0, 0]];
+            return Math.hypot(x - u, y - v);
+          });
+          return [`${one} ${other}`, Math.max(0, ...of)];
+        }),
+    ),
+  );
+}
+
+/** Whether of two ends at the same port each has contacts between which it stands far higher, against its own most, than the other. */
+export function standApart(one: OpenEnd, other: OpenEnd): boolean {
+  const [a, b] = [betweenContacts(one), betweenContacts(other)];
+  const names = [...new Set([...a.keys(), ...b.keys()])];
+  const ofMost = (of: ReadonlyMap<string, number>): number[] => {
+    const most = Math.max(...of.values());
+    return names.map((name) => (of.get(name) ?? 0) / most);
+  };
+  return areApart([ofMost(a), ofMost(b)]);
+}
+
 /** How much of each sound is driven into each contact. */
 const drivenInto = ({ alternating, size, sounds }: Pick<Analogue, 'alternating' | 'size' | 'sounds'>) =>
   sounds.map((_, sound) =>

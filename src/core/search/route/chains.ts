@@ -18,7 +18,7 @@ import {
 } from './inventory';
 import { firstOfEach, sameSocket, type Entry, type Pool } from './pool';
 import { reachAfter, standsApart, type Reach } from './standing';
-import type { Bridged, Via } from './vias';
+import type { Bridged, Bridging } from './bridging';
 
 /** A part of a chain, entered by one port and left by another. */
 export interface Link {
@@ -105,7 +105,7 @@ export interface ChainSearch {
   /** Every chain has to lead through one of these. */
   readonly via?: ReadonlySet<Part>;
   /** And then bridge a distance: how far it has with a part more. */
-  readonly bridges?: Via['bridges'];
+  readonly bridges?: Bridging;
   /** The most that may be spent. */
   readonly budget?: number;
   /** What was worked out for this goal before. */

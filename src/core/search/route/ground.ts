@@ -34,6 +34,10 @@ export interface Ground {
   readonly extra: (source: OpenEnd) => Cost;
   /** Whether a chain from a port over these parts to a recorder, behind a part in the middle that is to be bought, is one that was found with something needless in it. */
   readonly needless: (from: PartPort, parts: readonly Part[], middle?: Part) => boolean;
+  /** Whether a source is known to be lost by the way that it has in a layout, whatever else is in it. */
+  readonly isLost: (layout: Layout) => boolean;
+  /** Of how many ways that is known so far. */
+  readonly lostWays: () => number;
   /** What costs more than this is not wanted any more. */
   readonly ceiling: () => Cost | undefined;
   /** Whether the app of a recorder takes what comes to it this way. */

@@ -64,6 +64,11 @@ export class LostHeads {
     }
   }
 
+  /** How many ways are known: what was not lost before may be when there are more. */
+  get known(): number {
+    return this.lost.size;
+  }
+
   has(layout: Layout): boolean {
     return (
       this.lost.size > 0 &&

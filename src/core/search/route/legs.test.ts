@@ -50,6 +50,11 @@ const situation = fc.record({
   /** The one is dealt last: two sources and one recorder, else one source and two recorders. */
   isLast: fc.boolean(),
   clashing: fc.uniqueArray(fc.tuple(fc.nat(5), fc.nat(5)).map(String), { maxLength: 30 }),
+  /** Chains, by their legs' letters and numbers, by which what goes is lost. */
+  lost: fc.uniqueArray(
+    fc.tuple(fc.constantFrom('a', 'b', 'c'), fc.nat(5)).map(([leg, n]) => `${leg}${n}`),
+    { maxLength: 5 },
+  ),
   /** Kinds of socket of which there is one. */
   single: fc.uniqueArray(fc.nat(2), { maxLength: 2 }),
 });
@@ -70,6 +75,7 @@ function found(given: Situation) {
       const [a, b] = others.map((leg) => chains[leg]?.kind ?? '');
       return haveRoom(given, a ?? '', b ?? '');
     },
+    isLost: (_, { way }) => given.lost.includes(way),
     pairs: others.map((leg): Pair => (isLast ? [leg, 2] : [0, leg])),
     clash: (_, into, out) => {
       const [a, b] = isLast ? [out, into] : [into, out];
@@ -91,9 +97,10 @@ function found(given: Situation) {
 
 /** The same by plain counting: of legs that are one, each set of chains once. */
 function counted(given: Situation): string[] {
-  const { one, first, second, twins, clashing } = given;
+  const { one, first, second, twins, clashing, lost } = given;
   const other = twins ? first : second;
   const fits = (i: number, j: number, k: number) =>
+    ![`a${i}`, `b${j}`, `${twins ? 'b' : 'c'}${k}`].some((way) => lost.includes(way)) &&
     !clashing.includes(String([i, j])) &&
     !clashing.includes(String([i, k])) &&
     haveRoom(given, `k${first.kinds[j]}`, `k${other.kinds[k]}`);

@@ -47,6 +47,8 @@ export interface Sockets {
   readonly kindOf: (leg: number, chain: PartChain) => string;
   /** Whether chains of these kinds find sockets side by side. */
   readonly haveRoom: (chains: readonly PartChain[]) => boolean;
+  /** Whether what goes by a chain is known to be lost, whatever the others are; it may come to be known later. */
+  readonly isLost: (leg: number, chain: PartChain) => boolean;
   readonly pairs: readonly Pair[];
   /** Whether chains of such a pair rule one another out, whatever the others are. */
   readonly clash: (pair: Pair, one: PartChain, other: PartChain) => boolean;
@@ -122,6 +124,7 @@ export class Legs {
   ): void {
     const found = this.legs[leg]?.found ?? [];
     const isOut = (chain: PartChain): boolean =>
+      this.sockets?.isLost(leg, chain) ||
       (not && this.kindOf(leg, chain) === not.kind) ||
       pairs.some((pair) => this.clashesIn(pair, indices, leg, chain));
     let at = (indices[leg] ?? 0) + 1;
@@ -191,6 +194,11 @@ export class Legs {
     const name = indices.join();
     if (this.left.has(name)) return undefined;
     this.left.add(name);
+    const lost = chains.findIndex((chain, leg) => this.sockets?.isLost(leg, chain));
+    if (lost >= 0) {
+      this.goOn(indices, lost, {});
+      return undefined;
+    }
     const clashing = this.sockets?.pairs.find((pair) => {
       const [one, other] = [chains[pair[0]], chains[pair[1]]];
       return one && other && this.clash(pair, one, other);

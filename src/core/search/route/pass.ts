@@ -120,7 +120,7 @@ export class Search {
   constructor(
     private readonly request: RouteRequest,
     parts: readonly Part[],
-    ground: Omit<Ground, 'ceiling' | 'extra' | 'needless'>,
+    ground: Omit<Ground, 'ceiling' | 'extra' | 'needless' | 'isLost' | 'lostWays'>,
     private readonly pass: Pass,
     private readonly count: number,
     /** Of all searches for the request. */
@@ -138,6 +138,8 @@ export class Search {
       extra,
       ceiling: () => this.ceiling,
       needless: (from, chain, middle) => this.isNeedless(from, chain, middle),
+      isLost: verdicts.isLost,
+      lostWays: verdicts.lostWays,
     });
     this.streams = streams.map((stream) => ({ stream, bound: stream.bound }));
     this.surcharge = leastExtra(request, parts, ground.purse);
@@ -335,17 +337,21 @@ export class Search {
     if (this.streams.length < 2 && !callers) return;
     const open = new Map(this.streams.map((one) => [one, 0]));
     const tried = new Map<Bounded, number>();
-    const rank = ([{ bound }, spent]: readonly [Bounded, number]): number =>
-      (bound?.weight ?? Infinity) + DOUBLING * Math.log2(1 + spent / DIVE);
+    // All copper is one: where much of it led to nothing, the rest of it is no likelier.
+    const spentOn = new Map<string, number>();
+    const rank = ([{ bound, stream }]: readonly [Bounded, number]): number =>
+      (bound?.weight ?? Infinity) + DOUBLING * Math.log2(1 + (spentOn.get(stream.middle) ?? 0) / DIVE);
     let left = callers ? Infinity : MOST_DIVE * open.size;
     while (left > 0) {
       const [next] = [...open].sort((a, b) => rank(a) - rank(b));
       if (!next || !next[0].bound || (this.ceiling && next[0].bound.weight > this.ceiling.weight)) break;
       const [one, spent] = next;
-      const before = this.found.length;
+      spentOn.set(one.stream.middle, (spentOn.get(one.stream.middle) ?? 0) + DIVE);
+      const [before, judged] = [this.found.length, this.judged];
       const laid = yield* this.diveInto(one);
       left -= DIVE;
-      const tries = (tried.get(one) ?? 0) + (laid ? 1 : 0);
+      // What was known to be lost was not tried.
+      const tries = (tried.get(one) ?? 0) + (laid && this.judged > judged ? 1 : 0);
       tried.set(one, tries);
       const isDone = laid && (this.found.length > before || tries >= MOST_TRIES);
       if (!one.bound || (isDone && !(callers && this.found.length === 0))) open.delete(one);

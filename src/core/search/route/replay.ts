@@ -1,5 +1,5 @@
 import type { Part, PartPort } from '../../parts';
-import { couldRecord, type OpenEnd, type Sides } from '../ends';
+import { couldRecord, standApart, type OpenEnd, type Sides } from '../ends';
 import type { Link, PartChain } from './chains';
 import type { Piece } from './layout';
 import type { Pool } from './pool';
@@ -16,6 +16,9 @@ export interface Ride {
   readonly out: PartChain;
   readonly recorder: Piece;
 }
+
+/** A source that has come to a part in the middle. */
+export type Come = Pick<Ride, 'start' | 'into' | 'entry'>;
 
 type Step = (end: OpenEnd, link: Link) => readonly OpenEnd[];
 
@@ -38,6 +41,7 @@ function kept<K extends object, T>(known: Map<K, Map<string, T>>, key: K, name: 
 /** Replays of sources over one part in the middle. What comes to it, what leaves it, and what that comes to is each worked out once. */
 export class Rides {
   private readonly there = new Map<PartChain, Map<string, readonly OpenEnd[]>>();
+  private readonly outside = new Map<PartChain, Map<string, readonly OpenEnd[]>>();
   private readonly beyond = new Map<PartChain, Map<string, readonly OpenEnd[]>>();
   private readonly ends = new Map<PartChain, Map<string, boolean>>();
 
@@ -45,6 +49,21 @@ export class Rides {
 
   private readonly step: Step = (end, { part, entry: port, exit: at }) =>
     this.pool.stepsOver(end, { part, port }).flatMap((one) => (one.end.port.id === at.id ? [one.end] : []));
+
+  /** What leaves a part in the middle of a source that came to it by a chain. */
+  private left({ start, into, entry }: Come, middle: Part, exit: PartPort): readonly OpenEnd[] {
+    return kept(this.outside, into, `${start.state} ${entry.id} ${exit.id}`, () =>
+      kept(this.there, into, start.state, () => follow([askedFor(start)], into.links, this.step)).flatMap(
+        (end) => this.step(end, { part: middle, entry, exit }),
+      ),
+    );
+  }
+
+  /** Whether two sources that come to a part could leave it each with a pair of contacts on which the other is far lower. */
+  leaveApart(middle: Part, exit: PartPort, [a, b]: readonly [Come, Come]): boolean {
+    const [ofA, ofB] = [this.left(a, middle, exit), this.left(b, middle, exit)];
+    return ofA.some((one) => ofB.some((other) => standApart(one, other)));
+  }
 
   /**
    * Whether a source's own sound could be recorded at the end of both chains. Each chain was found with what stands at its beginning
@@ -55,9 +74,7 @@ export class Rides {
     const { start, into, middle, entry, exit, sides, out, recorder } = ride;
     const { step } = this;
     const beyond = kept(this.beyond, into, `${start.state} ${entry.id} ${exit.id}`, () =>
-      kept(this.there, into, start.state, () => follow([askedFor(start)], into.links, step))
-        .flatMap((end) => step(end, { part: middle, entry, exit }))
-        .map((end) => askedFor(end, sides)),
+      this.left({ start, into, entry }, middle, exit).map((end) => askedFor(end, sides)),
     );
     return beyond.some((end) =>
       kept(this.ends, out, `${recorder.id} ${end.state}`, () =>

@@ -233,7 +233,7 @@ function groundFor(
   parts: readonly Part[],
   sources: Piece[],
   recorders: Piece[],
-): Omit<Ground, 'ceiling' | 'extra' | 'needless' | 'far' | 'takes' | 'longest'> {
+): Omit<Ground, 'ceiling' | 'extra' | 'needless' | 'isLost' | 'lostWays' | 'far' | 'takes' | 'longest'> {
   const { budget = Infinity, charge, channels, callers } = request.wishes ?? {};
   const box = boxOf(request);
   return {

@@ -99,3 +99,7 @@ export function assign(
   }
   return taken;
 }
+
+/** The ports, where none of them comes twice. */
+export const distinctPorts = (ports: readonly PartPort[]): readonly PartPort[] | undefined =>
+  new Set(ports.map(({ id }) => id)).size === ports.length ? ports : undefined;

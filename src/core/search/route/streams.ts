@@ -1,19 +1,21 @@
 import { isPassiveLink, type Part, type PartPort } from '../../parts';
 import { sendsOf, type OpenEnd } from '../ends';
 import { canBeApart, isCaller } from './far-ends';
-import { kindOfChain, MOST_COPPER, type PartChain } from './chains';
+import { kindOfChain, type PartChain } from './chains';
 import { bare, endsOfSource, type Ground } from './ground';
+import { meetingIn, socketsFor, type Arrives } from './meeting';
 import { Rides } from './replay';
 import { costOfOneMore, NOTHING, plus, useOf, type Cost } from './inventory';
 import { withChain, withPiece, type Layout, type Piece } from './layout';
 import { LegStore } from './leg-store';
 import { Legs } from './legs';
-import { likeSockets } from './pool';
 import { assign, entriesOf, firstOfPairs, middleEnds, openingsOf, splitEnds } from './sockets';
 import { reachAfter, standsApart } from './standing';
 
 /** Layouts of one shape as they are found, the cheapest first. */
 export interface Stream {
+  /** What stands in its middle; all copper is one. */
+  readonly middle: string;
   /** The least that the next one can cost; undefined when there is none. */
   readonly bound: Cost | undefined;
   /** The next one, or undefined: when there is none, or after one step that led to none yet. */
@@ -21,10 +23,6 @@ export interface Stream {
   /** What the least one weighs that was left out because a chain of it has too many parts; Infinity where none was. */
   readonly cut: number;
 }
-
-/** The ports, where none of them comes twice. */
-const allOther = (ports: readonly PartPort[]): readonly PartPort[] | undefined =>
-  distinct(ports.map(({ id }) => id)) ? ports : undefined;
 
 const distinct = (ids: readonly string[]): boolean => new Set(ids).size === ids.length;
 
@@ -42,6 +40,7 @@ const layLegs = (
 
 /** A stream over combinations of legs; `least`: all of them weigh no less. */
 function over(
+  middle: string,
   make: () => Legs,
   extra: Cost,
   least: () => number,
@@ -51,6 +50,7 @@ function over(
   let legs: Legs | undefined;
   let before: Cost | undefined;
   return {
+    middle,
     get bound() {
       if (!legs) {
         before ??= plus(extra, { ...NOTHING, weight: least() });
@@ -75,7 +75,7 @@ function over(
 
 /** A stream with nothing in its middle: what it weighs is its legs alone. */
 const overLegs = (make: () => Legs, lay: (chains: readonly PartChain[]) => Layout | undefined): Stream =>
-  over(make, NOTHING, () => 0, lay);
+  over('', make, NOTHING, () => 0, lay);
 
 /** A socket of what records for each chain that comes there. */
 function socketsOn(recorder: Piece, chains: readonly PartChain[], apart: boolean): PartPort[] | undefined {
@@ -132,8 +132,7 @@ const endsTo = ({ callers }: Ground, middle: Part, recorder: Piece, ends: readon
   callers && isCaller(recorder) ? ends.filter(({ port }) => sendsOf(middle).has(port.id)) : ends;
 
 /** Tells of chains into a part in the middle, and out of it to a recorder, whether a source's own sound could be recorded beyond both. */
-function arrivals(ground: Ground, middle: Part, exits: () => readonly OpenEnd[]) {
-  const rides = new Rides(ground.pool);
+function arrivals(ground: Ground, middle: Part, rides: Rides, exits: () => readonly OpenEnd[]): Arrives {
   return (source: Piece, into: PartChain, entry: PartPort, recorder: Piece, out: PartChain): boolean => {
     const start = endsOfSource(ground, source).find(({ port }) => port.id === into.from.id);
     const exit = exits().find(({ port }) => port.id === out.from.id);
@@ -143,14 +142,6 @@ function arrivals(ground: Ground, middle: Part, exits: () => readonly OpenEnd[])
     return rides.arrives(ride, (end) => ground.takes(recorder, end));
   };
 }
-
-/** Whether copper in the middle hangs between more of it than anybody would plug: what is shared out or joined there is one piece more. */
-const hangsTooMuch = (middle: Part, into: PartChain, out: PartChain): boolean =>
-  isPassiveLink(middle) && into.copper[1] + out.copper[0] > MOST_COPPER;
-
-/** Legs into a part in the middle, each with every leg out of it. */
-const pairsOf = ({ sources, recorders }: Ground): readonly (readonly [number, number])[] =>
-  sources.flatMap((_, n) => recorders.map((_recorder, m) => [n, sources.length + m] as const));
 
 /** Whether every way over a part in the middle reaches from thing to thing; each leg was found as if nothing lay beyond that part. */
 function canStandSo(
@@ -168,31 +159,6 @@ function canStandSo(
   });
 }
 
-/** Sockets of a part that are as good as one: what they are called together. */
-const socketsAt = (part: Part, port: PartPort): string =>
-  likeSockets(part, port)
-    .map(({ id }) => id)
-    .sort()
-    .join();
-
-/** A socket of the middle for each chain into it, and one for each out of it; undefined where there are not so many. */
-function socketsFor(
-  ground: Ground,
-  middle: Part,
-  chains: readonly PartChain[],
-): { ports: readonly PartPort[]; exits: readonly PartPort[] } | undefined {
-  const [into, out] = [chains.slice(0, ground.sources.length), chains.slice(ground.sources.length)];
-  const ports = assign(
-    middle,
-    into.map((chain) => chain.to),
-    ground.apart,
-  );
-  const leaving = out.map((chain) => chain.from);
-  // A send is no other send, however alike their sockets are.
-  const exits = ports && (ground.callers ? allOther(leaving) : assign(middle, leaving, false, ports));
-  return ports && exits && { ports, exits };
-}
-
 /** A box makes another way than another box does; copper, with as many sockets as it may have, is copper. */
 const nameInKind = (middle: Part): string => (isPassiveLink(middle) ? 'copper' : middle.id);
 
@@ -204,7 +170,8 @@ function through(ground: Ground, store: LegStore, middle: Part): Stream {
     : costOfOneMore(middle, useOf([]), { ...ground.purse, bother: { ...ground.purse.bother, joint: 0 } });
   let known: readonly OpenEnd[] | undefined;
   const outEnds = () => (known ??= outOf(ground, middle));
-  const arrives = arrivals(ground, middle, outEnds);
+  const rides = new Rides(ground.pool);
+  const arrives = arrivals(ground, middle, rides, outEnds);
   const isCopper = isPassiveLink(middle);
   const intoCopper = (chain: PartChain): PartChain =>
     isCopper ? { ...chain, kind: kindOfChain(chain.from, chain.links, undefined) } : chain;
@@ -218,23 +185,12 @@ function through(ground: Ground, store: LegStore, middle: Part): Stream {
           store.toRecorder(middle.id, endsTo(ground, middle, recorder, outEnds()), recorder, middle),
         ),
       ],
-      {
-        kindOf: (leg, { from, to }) =>
-          leg < sources.length ? socketsAt(middle, to) : ground.callers ? from.id : socketsAt(middle, from),
-        haveRoom: (chains) => socketsFor(ground, middle, chains) !== undefined,
-        pairs: pairsOf(ground),
-        clash: ([n, m], into, out) => {
-          const [source, recorder] = [sources[n], recorders[m - sources.length]];
-          if (!source || !recorder) return false;
-          const couldBe = (entry: PartPort) => arrives(source, into, entry, recorder, out);
-          return hangsTooMuch(middle, into, out) || !likeSockets(middle, into.to).some(couldBe);
-        },
-      },
+      meetingIn(ground, middle, rides, arrives),
     );
   const least = () =>
     sources.reduce((sum, source) => sum + store.leastTo(source, middle), 0) +
     recorders.reduce((sum, recorder) => sum + store.leastFrom(middle, recorder), 0);
-  return over(legs, own, least, (chains) => {
+  return over(nameInKind(middle), legs, own, least, (chains) => {
     const [into, out] = [chains.slice(0, sources.length), chains.slice(sources.length)];
     const taken = socketsFor(ground, middle, chains);
     if (!taken) return undefined;

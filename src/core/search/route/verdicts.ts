@@ -43,6 +43,12 @@ export class Verdicts {
     this.shapes = new Shapes(request);
   }
 
+  /** How many ways of sources are known to be lost. */
+  readonly lostWays = (): number => this.lost.known;
+
+  /** Whether a source is known to be lost by its way in a layout, whole or not. */
+  readonly isLost = (layout: Layout): boolean => this.lost.has(layout);
+
   readonly shapeOf = (layout: Layout): string => this.shapes.of(layout);
 
   /** `fresh`: nobody had asked about it. */
@@ -72,7 +78,7 @@ export class Verdicts {
       isMeant &&
       charges &&
       !isFaint(judged) &&
-      meets(layout, judged, request) &&
+      meets(layout, judged, facts, request) &&
       keepsWishes(layout, wishes, this.stock.purse)
     ) {
       const plugged = mayExchange ? this.better(layout, rig, judged) : undefined;

@@ -1,9 +1,8 @@
-import { isWiring, type Part, type PartPort } from '../../parts';
-import { contactsOf } from '../../plugs';
-import { isDigital, type OpenEnd } from '../ends';
+import { isWiring, type Part } from '../../parts';
+import type { OpenEnd } from '../ends';
+import { bridging, canBeLong, endsBalanced, isBalanced, takesBalanced, type Bridging } from './bridging';
 import { carriesMore } from './carried';
 import { chargeSockets } from './charging';
-import { growsLong } from './lengths';
 import type { Pool } from './pool';
 
 /** A box with a socket for the charger of what stands ahead of it. */
@@ -38,44 +37,16 @@ export function viaBoxes(pool: Pool, charges: boolean, more: number): ReadonlySe
   return found;
 }
 
-const isBalanced = ({ roles = {} }: PartPort): boolean =>
-  ['hot', 'cold'].every((role) => Object.values(roles).some((one) => one === role));
-
 /** What makes a long run sound: an output that is balanced, numbers, radio. */
 const endsUnbalance = (part: Part): boolean =>
   part.bus !== undefined ||
   part.ports.some((port) => port.connector === 'radio' || (port.direction === 'out' && isBalanced(port)));
 
-/** A run from a balanced output is balanced as far as to what takes both its legs: a balanced input, a winding. */
-const endsBalanced = (part: Part): boolean =>
-  part.ports.some((port) => port.direction !== 'out' && isBalanced(port)) ||
-  part.circuit.some(({ kind }) => kind === 'transformer');
-
-const takesBalanced = (part: Part): boolean => !isWiring(part) && endsBalanced(part);
-
-/** A lead that is sold long and can be balanced, or carries numbers. */
-const canBeLong = (part: Part): boolean =>
-  growsLong(part) && part.ports.every((port) => isDigital(port) || contactsOf(port.connector).length === 3);
-
-const byRadio = ({ ports }: Part): boolean => ports.some(({ connector }) => connector === 'radio');
-
 /** Parts that a chain has to lead through, and how far what follows them bridges. */
 export interface Via {
   readonly via: ReadonlySet<Part>;
-  readonly bridges?: (part: Part, before: Bridged) => Bridged;
+  readonly bridges?: Bridging;
 }
-
-/** How far a chain has bridged a distance: not yet, by a balanced run that has to end well, or as it should. */
-export type Bridged = 'not' | 'open' | 'well';
-
-/** A balanced run has to end in what takes both its legs; numbers and radio need nothing more. */
-const bridging =
-  (endsAtGoal: boolean) =>
-  (part: Part, before: Bridged): Bridged => {
-    if (before === 'well' || byRadio(part)) return 'well';
-    if (canBeLong(part)) return endsAtGoal || part.ports.some(isDigital) ? 'well' : 'open';
-    return before === 'open' && takesBalanced(part) ? 'well' : before;
-  };
 
 /**
  * What a chain that reaches far has to lead through: what ends the unbalance, where none of its beginnings is balanced, and then what

@@ -1,9 +1,11 @@
+import type { Facts } from '../../engine';
 import type { Arrival } from '../../engine/flow';
 import type { Outcome } from '../../judge';
 import { LEAST_OVER_NOISE, overNoise } from '../settings';
 import { type Part, staysPut } from '../../parts';
 import { contactsOf } from '../../plugs';
 import { suppliedPorts } from './charging';
+import { keepsItsSides } from './programme';
 import type { Purse } from './inventory';
 import { split, type Layout } from './layout';
 import type { RouteRequest, WishName, Wishes } from './request';
@@ -29,12 +31,13 @@ export const keepsWishes = (layout: Layout, wishes: Wishes, purse: Purse): boole
 const isStereo = ({ channels, inputs }: Arrival): boolean => channels === 'both' || inputs.length > 1;
 
 /** Whether the pipeline's answer is what was asked for. */
-export function meets(layout: Layout, judged: Outcome, request: RouteRequest): boolean {
+export function meets(layout: Layout, judged: Outcome, facts: Facts, request: RouteRequest): boolean {
   const { wishes = {} } = request;
   const { verdict, arrives, listeners } = judged;
   if (verdict !== 'clean' || arrives.length === 0) return false;
   if (arrives.some((a) => a.state !== 'recorded' || overNoise(a) < LEAST_OVER_NOISE)) return false;
-  if (wishes.channels === 'stereo' && !arrives.every(isStereo)) return false;
+  if (wishes.channels === 'stereo' && !arrives.every((a) => isStereo(a) && keepsItsSides(facts, a)))
+    return false;
   if (wishes.channels === 'mixed' && arrives.some((a) => a.channels !== 'both' && a.channels !== 'mono'))
     return false;
   const [first] = layout.recorders;

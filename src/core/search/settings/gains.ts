@@ -1,5 +1,5 @@
 import type { Arrival, Chain } from '../../engine/flow';
-import { inputOf, loudestChain } from '../../engine/levels';
+import { inputOf, loudestChains } from '../../engine/levels';
 import type { Facts } from '../../engine';
 import type { RigEdit } from '../../rig';
 import { controlsOf, type Control, type Place } from './controls';
@@ -81,12 +81,13 @@ export function solveChain(
   return chosen;
 }
 
-/** The loudest chain of an arrival's source into what its recorder takes. */
-function chainOf(facts: Facts, arrival: Arrival): { chain: Chain; controls: Control[] } | undefined {
-  const [input, chain] = [inputOf(facts, arrival), loudestChain(facts, arrival)];
-  if (!input || !chain) return undefined;
-  const channel = input.capture.channels[chain.number - 1];
-  return { chain, controls: controlsOf(facts, chain, channel) };
+/** The loudest chain of an arrival's source into each channel that its recorder takes, the loudest of them first. */
+function chainsOf(facts: Facts, arrival: Arrival): { chain: Chain; controls: Control[] }[] {
+  const input = inputOf(facts, arrival);
+  return loudestChains(facts, arrival).map((chain) => ({
+    chain,
+    controls: controlsOf(facts, chain, input?.capture.channels[chain.number - 1]),
+  }));
 }
 
 /** What to turn so that every arrival comes well: each source by what is its own, then by what several share. */
@@ -94,12 +95,14 @@ export function gainEdits(facts: Facts, near = NEAR_ENOUGH): RigEdit[] {
   const edits = new Map<string, RigEdit>();
   for (const arrival of facts.arrivals) {
     if (arrival.state !== 'recorded' && arrival.state !== 'listed-silent') continue;
-    const found = chainOf(facts, arrival);
-    if (!found) continue;
-    // What was turned for one source stays for the next.
-    const free = found.controls.filter(({ part, setting }) => !edits.has(`${part} ${setting}`));
-    for (const [{ part, setting }, { option }] of solveChain(found.chain, free, near))
-      edits.set(`${part} ${setting}`, { kind: 'set', part, setting, option });
+    for (const [index, { chain, controls }] of chainsOf(facts, arrival).entries()) {
+      // What was turned for one source stays for the next.
+      const free = controls.filter(({ part, setting }) => !edits.has(`${part} ${setting}`));
+      // A second side that has a knob in common with the first has been moved with it.
+      if (index > 0 && free.length < controls.length) continue;
+      for (const [{ part, setting }, { option }] of solveChain(chain, free, near))
+        edits.set(`${part} ${setting}`, { kind: 'set', part, setting, option });
+    }
   }
   return [...edits.values()];
 }

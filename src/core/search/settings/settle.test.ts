@@ -110,6 +110,29 @@ describe('two channels of a desk that are to be kept apart', () => {
   });
 });
 
+describe('a pair on two inputs with a gain each', () => {
+  // Either gain alone leaves the other side clipped; a stereo pair is set alike (common practice).
+  it.each([
+    ['mic-1', 'mic-2'],
+    ['mic-2', 'mic-1'],
+  ])('is turned down on both, left on %s', (left, right) => {
+    const { rig, judged } = settle(
+      layRig({
+        parts: { keys: 'keyboard', one: 'lead-jack-xlr', two: 'lead-jack-xlr', recorder: 'recorder-xlr' },
+        joints: [
+          'one.big keys.left',
+          'two.big keys.right',
+          `one.pins recorder.${left}`,
+          `two.pins recorder.${right}`,
+        ],
+      }),
+    );
+    expect(judged.verdict).toBe('clean');
+    const { settings } = rig.parts.find(({ id }) => id === 'recorder')!;
+    expect(settings?.['gain-1']).toBe(settings?.['gain-2']);
+  });
+});
+
 describe('polishing', () => {
   const rig = layRig({
     parts: { mic: 'dynamic-xlr', interface: 'interface-small', phone: 'phone-usb-c' },
