@@ -3,6 +3,7 @@ export type { ChainModel } from './model';
 export { chainModels } from './model';
 export type { GainPlan, PlannedSetting } from './plan';
 export { planGains, scoreOf } from './plan';
+export { keepsItsSides } from './programme';
 export type { PresetId, PresetPlan } from './presets';
 export { PRESETS, presetPlans } from './presets';
 export type { Aim, Score } from './score';

@@ -1,7 +1,9 @@
 import { allFacts, type Facts } from '../../engine';
 import { bareOutcomeFrom, type Outcome } from '../../judge';
 import { applyEdit, type Rig, type RigEdit } from '../../rig';
-import { keyOf, solve } from './solve';
+import type { Control } from '../settings/controls';
+import { alikeControls, type Alike } from './alike';
+import { keyOf, solve, type Chosen } from './solve';
 import { chainModels, type ChainModel } from './model';
 import { compareScores, NO_SCORE, addScores, offTarget, USUAL_AIM, type Aim, type Score } from './score';
 import { addsFor, type Add } from './adds';
@@ -77,18 +79,23 @@ export function planGains(rig: Rig, aim: Aim = USUAL_AIM): GainPlan {
       const control = controls.get(key);
       if (!control || Math.abs(place.decibels - control.stands) < 1e-9) return [];
       const { part, setting } = control;
-      const stands = settings.get(key)?.stands ?? control.stands;
-      return [{ part, setting, stands, option: place.option, decibels: place.decibels }];
+      return [{ part, setting, stands: control.stands, option: place.option, decibels: place.decibels }];
     });
-    if (moved.length === 0) break;
-    const next = stand(moved.map(editOf).reduce(applyEdit, at.rig));
+    const along = broughtAlong(alikeControls(at.facts), solved.chosen, controls);
+    if (moved.length + along.length === 0) break;
+    const next = stand([...moved, ...along].map(editOf).reduce(applyEdit, at.rig));
     if (WORSE[next.outcome.verdict] > WORSE[begun.outcome.verdict]) break;
     const proved = scoreOf(chainModels(next.facts), aim);
-    if (turn > 0 && compareScores(proved, scoreOf(models, aim)) >= 0) break;
+    if (turn > 0 && moved.length > 0 && compareScores(proved, scoreOf(models, aim)) >= 0) break;
     ({ exact } = solved);
-    for (const one of moved) settings.set(`${one.part} ${one.setting}`, one);
+    for (const one of [...moved, ...along]) {
+      const key = `${one.part} ${one.setting}`;
+      settings.set(key, { ...one, stands: settings.get(key)?.stands ?? one.stands });
+    }
     at = next;
-    if (isForeseen(solved.score, proved)) break;
+    // A side that was lost beside the other is seen only now.
+    if (isForeseen(solved.score, proved) && (along.length > 0 || alikeControls(at.facts).every(isAlike)))
+      break;
   }
   const turned = [...settings.values()].filter(({ stands, decibels }) => Math.abs(stands - decibels) > 1e-9);
   return {
@@ -100,6 +107,23 @@ export function planGains(rig: Rig, aim: Aim = USUAL_AIM): GainPlan {
     exact,
     adds: addsFor(at.facts, aim),
   };
+}
+
+const isAlike = ({ one, other }: Alike): boolean => Math.abs(one.stands - other.stands) < 1e-9;
+
+/** Of a stereo source the other side's knobs, brought to where those of the loudest stand then; what another source goes by is left alone. */
+function broughtAlong(
+  alike: readonly Alike[],
+  chosen: Chosen,
+  planned: ReadonlyMap<string, Control>,
+): PlannedSetting[] {
+  return alike.flatMap(({ one, other }): PlannedSetting[] => {
+    const wanted = chosen.get(keyOf(one))?.decibels ?? one.stands;
+    const place = other.places.find(({ decibels }) => Math.abs(decibels - wanted) < 1e-9);
+    if (!place || planned.has(keyOf(other)) || Math.abs(wanted - other.stands) < 1e-9) return [];
+    const { part, setting, stands } = other;
+    return [{ part, setting, stands, option: place.option, decibels: place.decibels }];
+  });
 }
 
 const editOf = ({ part, setting, option }: PlannedSetting): RigEdit => ({

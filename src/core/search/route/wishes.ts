@@ -1,11 +1,11 @@
 import type { Facts } from '../../engine';
 import type { Arrival } from '../../engine/flow';
 import type { Outcome } from '../../judge';
+import { keepsItsSides } from '../levels';
 import { LEAST_OVER_NOISE, overNoise } from '../settings';
 import { type Part, staysPut } from '../../parts';
 import { contactsOf } from '../../plugs';
 import { suppliedPorts } from './charging';
-import { keepsItsSides } from './programme';
 import type { Purse } from './inventory';
 import { split, type Layout } from './layout';
 import type { RouteRequest, WishName, Wishes } from './request';
