@@ -231,6 +231,17 @@ export const BESIDE: readonly PracticeCase[] = [
     answers: [has('lead-jack-xlr', 'lead-jack-xlr'), has('di-passive', 'di-passive')],
   },
   {
+    name: 'keys and a voice over a large mixer into a rack recorder, both on both sides: a lead from each output of a pair',
+    from: ['keyboard', 'dynamic-xlr'],
+    through: 'mixer-large',
+    to: [['recorder-line']],
+    wishes: { channels: 'mixed' },
+    answers: [
+      has('lead-jack-rca', 'lead-jack-rca'),
+      has('lead-jack-ts', 'lead-jack-ts', 'lead-jack-ts', 'lead-jack-ts'),
+    ],
+  },
+  {
     name: 'a player over a mixer into a camera, stereo: into a line pair, never its one side on both',
     from: ['player-portable'],
     through: 'mixer-rca-only',

@@ -51,7 +51,9 @@ export function completed(bare: Layout, request: RouteRequest, stock: Stock): La
   const single = half ? withSecondLead(paired).filter((layout) => !halved(layout)) : [paired];
   // Both sides may leave a box by a lead each.
   const whole =
-    wishes.channels === 'stereo' ? single.flatMap((layout) => [layout, ...withSecondLead(layout)]) : single;
+    wishes.channels === 'stereo' || wishes.channels === 'mixed'
+      ? single.flatMap((layout) => [layout, ...withSecondLead(layout)])
+      : single;
   const answered = wishes.callers ? whole.flatMap((layout) => withCallers(layout, stock)) : whole;
   const listens = (wishes.hear || wishes.guests) && !wishes.callers;
   // Who speaks into a headset wears it: whether they hear by it the pipeline says.
