@@ -1,3 +1,4 @@
+import { ASKED } from './asked';
 import { BESIDE } from './beside';
 import { BOXES } from './boxes';
 import { CALLS } from './calls';
@@ -6,6 +7,6 @@ import { PLAYED } from './played';
 import { USB } from './usb';
 
 /** Requests of the trade with the answers of practice. */
-export const PRACTICE = [...HEADSET, ...USB, ...BOXES, ...CALLS, ...BESIDE, ...PLAYED];
+export const PRACTICE = [...HEADSET, ...USB, ...BOXES, ...CALLS, ...BESIDE, ...PLAYED, ...ASKED];
 export { against } from './judge';
 export { requestOf, type Answer, type PracticeCase } from './case';
