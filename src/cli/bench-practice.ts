@@ -1,5 +1,5 @@
 import { PRACTICE, requestOf } from '../../testing/practice';
-import { planSteps, type Route, type RouteRequest } from '../core/search/route';
+import { keyOfRoute, planSteps, type Route, type RouteRequest } from '../core/search/route';
 
 /** How long a request took, ms: until the first way was proved, until the one that stays first was, until that was known, and to its end. */
 interface Taken {
@@ -11,17 +11,13 @@ interface Taken {
   readonly complete: boolean;
 }
 
-/** What makes a way this one and no other. */
-const keyOf = (route: Route | undefined): string =>
-  route ? JSON.stringify([route.rig.parts, route.rig.joints]) : '';
-
 /** Asks as the page does, which takes over what is proved on the way as soon as there is more of it. */
 function ask(name: string, request: RouteRequest): Taken {
   const begun = performance.now();
   const heads: (readonly [key: string, at: number])[] = [];
   const note = (route: Route | undefined) => {
-    const key = keyOf(route);
-    if (key !== '' && heads.at(-1)?.[0] !== key) heads.push([key, performance.now() - begun]);
+    const key = route && keyOfRoute(route);
+    if (key !== undefined && heads.at(-1)?.[0] !== key) heads.push([key, performance.now() - begun]);
   };
   const steps = planSteps(request);
   let sureAt: number | undefined;

@@ -3,7 +3,13 @@ import { Hourglass } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { sayHindrance, sayPlan, saySure } from '../../core/words/say-route';
-import { sayRequestProblem, type Plan, type Route, type RouteRequest } from '../../core/search/route';
+import {
+  keyOfRoute,
+  sayRequestProblem,
+  type Plan,
+  type Route,
+  type RouteRequest,
+} from '../../core/search/route';
 import { addRig } from '../../store/rigs';
 import { keeping } from '../shared/report-trouble';
 import { RouteCard } from './route-card';
@@ -81,9 +87,6 @@ function Heading({ plan, request, currency, looking, longer }: ResultsProps) {
   );
 }
 
-/** What makes a way this one and no other, whatever its rank is now. */
-const keyOf = ({ rig: { parts, joints } }: Route): string => JSON.stringify([parts, joints]);
-
 /** The answer: the ways, best first, and why each comes after the one before; or what stands in the way. */
 export function Results(props: ResultsProps) {
   const { plan, currency, looking } = props;
@@ -108,7 +111,7 @@ export function Results(props: ResultsProps) {
       {chosen.length > 1 && <RouteTable routes={chosen} currency={currency} />}
       <ul className="mt-4 space-y-4">
         {routes.map((route) => (
-          <li key={keyOf(route)}>
+          <li key={keyOfRoute(route)}>
             <Card
               route={route}
               currency={currency}

@@ -57,6 +57,10 @@ export interface Route {
   readonly rig: Rig;
 }
 
+/** What makes a route this one and no other, whatever its rank or its rig's name is. */
+export const keyOfRoute = ({ rig: { parts, joints } }: Pick<Route, 'rig'>): string =>
+  JSON.stringify([parts, joints]);
+
 /** What has to be bought for a layout, and what comes from the drawer. */
 export function itemsOf(layout: Layout, request: RouteRequest): { buy: Item[]; own: Item[] } {
   const { buy, own } = split(layout, purseOf(request));

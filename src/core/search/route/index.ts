@@ -1,4 +1,5 @@
 export type { AlsoWorks, Item, Lost, Route } from './answer';
+export { keyOfRoute } from './answer';
 export type { Hindrance, Plan, Planning } from './plan';
 export { plan, planSteps } from './plan';
 export type { WishPrice } from './wish-price';

@@ -128,10 +128,12 @@ function* routesFor(request: RouteRequest, limits: SearchLimits, catalogue?: rea
   const more = with_ === undefined || without_ === undefined ? undefined : with_ - without_;
   const complete = all.complete && fewer.complete;
   const late = all.late === true || fewer.late === true;
-  if (more !== undefined && more <= last.under) return { ...all, complete, late };
+  // Which of the two is the answer hangs on both.
+  const doubt = complete ? {} : { sure: 0 };
+  if (more !== undefined && more <= last.under) return { ...all, complete, late, ...doubt };
   if (without_ === undefined) return all;
   const leftOut = { part: last.part, under: last.under, ...(more !== undefined && { more }) };
-  return { ...fewer, complete, late, searched: all.searched + fewer.searched, leftOut };
+  return { ...fewer, complete, late, ...doubt, searched: all.searched + fewer.searched, leftOut };
 }
 
 function* routesToAll(request: RouteRequest, limits: SearchLimits, catalogue?: readonly Part[]): Steps<Plan> {

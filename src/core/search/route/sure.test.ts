@@ -1,11 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { PRACTICE, requestOf } from '../../../../testing/practice';
 import { BY_STEPS, plan as planToEnd } from '../../../../testing/by-steps';
-import { plan, type Plan, type RouteRequest } from '.';
+import { keyOfRoute, plan, type Plan, type RouteRequest } from '.';
 
-/** What a way is made of, whatever its rig is called. */
-const waysOf = ({ routes }: Plan): string[] =>
-  routes.map(({ rig: { parts, joints } }) => JSON.stringify([parts, joints]));
+const waysOf = ({ routes }: Plan): string[] => routes.map(keyOfRoute);
 
 const answers = (request: RouteRequest, steps: number): Plan => plan(request, { ...BY_STEPS, steps });
 
