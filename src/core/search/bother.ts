@@ -24,6 +24,8 @@ export const HEAPED = 100;
 export const IN_LINE = 200;
 /** What it weighs that a recorder hangs in a headphone socket, where somebody would listen and turns it to their ears: as much as one thing more to buy. Ours. */
 export const EARS_TAKEN = 5;
+/** What it weighs that something else hangs where a capsule is to be fed, in a box made for that: more than a DI box costs beside it. Ours. */
+export const FED_FOR_NOTHING = 30;
 /** A preamplifier leaves 60 to 70 dB between a microphone's peaks and its own noise, a line input 20 less. Typical. */
 export const CLEAR_OF_FIRST = 55;
 

@@ -1,4 +1,4 @@
-import { dbV } from '../../units';
+import { dbV, volts } from '../../units';
 import {
   EIGHT_PIN_ROLES,
   MONO_ROLES,
@@ -120,7 +120,7 @@ export const MOBILE_INTERFACES: readonly Part[] = [
     id: 'mobile-guitar',
     name: 'Mobile guitar interface, headset plug',
     family: 'interface',
-    summary: '6.35 mm high-impedance input onto the microphone contact; headphone socket',
+    summary: '6.35 mm high-impedance input onto the microphone contact, which feeds it; headphone socket',
     price: 20,
     ports: [
       portWith(['in', 'guitar input', 'ts-6.35'], 'jack', 'in', MONO_ROLES),
@@ -135,6 +135,8 @@ export const MOBILE_INTERFACES: readonly Part[] = [
       ...throughPhones,
     ],
     paths: [{ from: 'in', to: 'out', gain: [{ knob: 'level' }] }],
+    // It has no battery: a phone’s 2 V and more behind 2.2 kΩ leave this. Typical.
+    stagesNeed: { plus: 'plug.S', minus: 'plug.R2', volts: volts(0.5) },
     noticedWith: 'phones',
   },
   {

@@ -142,3 +142,10 @@ function inReading(
   if (!joined.wants.every((want, w) => feeds(want, joined.standing(w), part))) return false;
   return captures.some((capture) => isNoticed(joined, part, capture) && converts(part, capture, joined));
 }
+
+/** Whether what a source wants to be fed with comes to it from a part whose port it is joined to, and no more than it bears. */
+export function isFedAt(part: Part, entry: PartPort, end: OpenEnd): boolean {
+  const joined = join(passageOf(part, [entry]), entry, end);
+  const own = end.analogue?.wants ?? [];
+  return joined !== undefined && own.every((want, w) => feeds(want, joined.standing(w), part));
+}

@@ -1,8 +1,11 @@
 import { LOST_DB } from '../../checks';
 import type { Part, PartPort } from '../../parts';
-import type { Analogue, Edge, OpenEnd } from './end';
+import { contactsOf, type Contact } from '../../plugs';
+import { isDigital, type Analogue, type Edge, type OpenEnd } from './end';
+import { NO_ADMITTANCE } from './grid';
 import { join, type Joined, type Voices } from './join';
 import { leave, openVolts } from './leave';
+import { isCoupled } from './outlets';
 import { passageOf } from './passage';
 import { size, type Amplitude } from './stages';
 
@@ -11,7 +14,25 @@ const GRACE = 0.3;
 
 const decibels = (value: number): number => 20 * Math.log10(value);
 
-const loudest = (analogue: Analogue): number => Math.max(0, ...openVolts(analogue).flat().map(size));
+/** Its two loudest contacts, and what stands between them. */
+function loudestPair(analogue: Analogue): { readonly pair: readonly Contact[]; readonly volts: number } {
+  const open = openVolts(analogue);
+  const between = ([one, other]: readonly [Contact, Contact]): number =>
+    Math.max(
+      0,
+      ...open.map((at) => {
+        const [[x, y], [u, v]] = [one, other].map((c) => at[analogue.place.get(c) ?? 0] ?? [0, 0]) as [
+          Amplitude['most'],
+          Amplitude['most'],
+        ];
+        return size([x - u, y - v]);
+      }),
+    );
+  const all = analogue.pairs.map((pair) => ({ pair, volts: between(pair) }));
+  return all.sort((a, b) => b.volts - a.volts)[0] ?? { pair: [], volts: 0 };
+}
+
+const loudest = (analogue: Analogue): number => loudestPair(analogue).volts;
 
 /** Where the band of a source that a coil gives ends, Hz; undefined for what has no coil. */
 function bandEnd({ circuit }: Part): number | undefined {
@@ -34,10 +55,61 @@ export function withEdge(end: OpenEnd, voices: Voices): OpenEnd {
   return { ...end, analogue: { ...analogue, edge: { hertz, analogue: there, own } } };
 }
 
-/** The edge of an end on the other side of a part that listens to nothing. */
+/** So much may the capacitance of leads lift a coil's upper band, dB. */
+const RINGS = 6;
+
+/** Whether too little is left of a coil's upper band, whatever else hangs on the end. */
+export const isDullOpen = (analogue: Analogue, edge: Edge): boolean =>
+  decibels(loudest(analogue) / loudest(edge.analogue)) + edge.own > LOST_DB + RINGS;
+
+/** Behind more than this at the upper end of its band, ohms, a coil wants more than a line input. */
+const LINE_OHMS = 10_000;
+
+/** What stands between two contacts with everything else open, ohms. */
+function ohmsBetween(
+  { alternating, place, size: nodes }: Analogue,
+  [one, other]: readonly Contact[],
+): number {
+  const [a, b] = [one && place.get(one), other && place.get(other)];
+  if (a === undefined || b === undefined) return 0;
+  const open = alternating.copy();
+  for (let node = 0; node < nodes; node += 1)
+    if (node !== a && node !== b) open.eliminate(node, NO_ADMITTANCE);
+  return 1 / Math.hypot(open.re(a, a), open.im(a, a));
+}
+
+/** A coil of which a line input would leave little. */
+export const isTender = ({ analogue }: OpenEnd): boolean =>
+  analogue?.edge !== undefined &&
+  analogue.pairs.every((pair) => ohmsBetween(analogue.edge?.analogue ?? analogue, pair) > LINE_OHMS);
+
+/** A source by its two loudest contacts straight on every two contacts of a port of a part, either way round. */
+export function onEveryPair(end: OpenEnd, part: Part, port: PartPort): OpenEnd[] {
+  const { analogue } = end;
+  if (!analogue || isDigital(port)) return [];
+  const loud = loudestPair(analogue).pair;
+  const own: PartPort = { ...port, gender: port.gender === 'plug' ? 'jack' : 'plug' };
+  const contacts = contactsOf(port.connector);
+  const at = (of: Analogue, pair: readonly [Contact, Contact]): Analogue => ({
+    ...of,
+    place: new Map(pair.map((contact, n) => [contact, (loud[n] && of.place.get(loud[n])) ?? n])),
+    pairs: [pair],
+    ...(of.edge && { edge: { ...of.edge, analogue: at(of.edge.analogue, pair) } }),
+  });
+  return contacts.flatMap((one) =>
+    contacts
+      .filter((other) => other !== one)
+      .map((other): OpenEnd => {
+        const state = `${end.state} on ${port.connector} ${port.gender} ${one}${other}`;
+        return { part, port: own, analogue: at(analogue, [one, other]), state };
+      }),
+  );
+}
+
+/** The edge of an end on the other side of a part that listens to nothing, or past its stages by copper. */
 export function edgeBeyond(part: Part, entry: PartPort, end: OpenEnd, exit: PartPort): Edge | undefined {
   const edge = end.analogue?.edge;
-  if (!edge || listens(part)) return undefined;
+  if (!edge || (listens(part) && !isCoupled(part, entry, exit))) return undefined;
   const passage = passageOf(part, [entry, exit], edge.hertz);
   const joined = join(passage, entry, { ...end, analogue: edge.analogue });
   const places = passage.places[1];
@@ -61,13 +133,21 @@ function heardIn(
 }
 
 /** Whether a part, where it listens, loads a source so that it is dulled (checks/dull), in whichever place its switches stand. */
-export function isDulled(part: Part, entry: PartPort, end: OpenEnd): boolean {
+export const isDulled = (part: Part, entry: PartPort, end: OpenEnd): boolean =>
+  lostIn(part, entry, end) > LOST_DB + GRACE;
+
+/** The same whatever leads may lie between. */
+export const isBoundToDull = (part: Part, entry: PartPort, end: OpenEnd): boolean =>
+  lostIn(part, entry, end) > LOST_DB + RINGS;
+
+/** What is lost where a part listens of a coil's upper band, dB; 0 where there is none, or nobody listens. */
+function lostIn(part: Part, entry: PartPort, end: OpenEnd): number {
   const edge = end.analogue?.edge;
-  if (!edge || !listens(part)) return false;
+  if (!edge || !listens(part)) return 0;
   const middle = join(passageOf(part, [entry]), entry, end);
   const upper = join(passageOf(part, [entry], edge.hertz), entry, { ...end, analogue: edge.analogue });
   const here = middle && heardIn(middle);
   const there = here && upper && heardIn(upper, here.at);
-  if (!here || !there || !(here.volts > 0) || !(there.volts > 0)) return false;
-  return decibels(here.volts / there.volts) + edge.own > LOST_DB + GRACE;
+  if (!here || !there || !(here.volts > 0) || !(there.volts > 0)) return 0;
+  return decibels(here.volts / there.volts) + edge.own;
 }

@@ -1,9 +1,10 @@
+export { isFedAt } from './arrive';
 export type { Analogue, Beginning, Digital, OpenEnd, Sides, SidesAsked } from './end';
 export { isBare, isDigital } from './end';
 export { copperOf } from './conducts';
 export { channelsOf, idealEnd, pairEnd, splitEnd } from './ideal';
 export { drivesReached, isCoupled, outletPairs } from './outlets';
-export { listens } from './edge';
+export { isBoundToDull, isTender, listens, onEveryPair } from './edge';
 export { standApart } from './leave';
 export { nodesOfPort } from './passage';
 export { sendsOf, stereoInputs } from './sends';

@@ -68,9 +68,17 @@ export function areApart(levels: readonly (readonly number[])[]): boolean {
   return levels.some((one, n) => levels.slice(n + 1).some((other) => leads(one, other) && leads(other, one)));
 }
 
-/** The most that stands between each two contacts, by their names; where there is a sleeve, against which every channel hears, from that alone. */
+const stand = new WeakMap<Analogue, ReadonlyMap<string, number>>();
+
+/** The most that stands between each two contacts, by their names; where there is a sleeve, against which every channel hears, from that alone. Kept. */
 function betweenContacts({ analogue }: OpenEnd): ReadonlyMap<string, number> {
   if (!analogue) return new Map();
+  const known = stand.get(analogue) ?? standOn(analogue);
+  stand.set(analogue, known);
+  return known;
+}
+
+function standOn(analogue: Analogue): ReadonlyMap<string, number> {
   const volts = openVolts(analogue);
   const contacts = [...analogue.place].sort(([one], [other]) => one.localeCompare(other));
   const hasSleeve = analogue.place.has('S');

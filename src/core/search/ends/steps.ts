@@ -3,7 +3,7 @@ import { arrive } from './arrive';
 import { departures, matingOf, type Departure } from './classes';
 import { copperOf } from './conducts';
 import { digitalEnd, digitalExits, hostTakes } from './digital';
-import { edgeBeyond, isDulled } from './edge';
+import { edgeBeyond, isDulled, isDullOpen } from './edge';
 import { isDigital, type OpenEnd, type Sides } from './end';
 import { join } from './join';
 import { leave } from './leave';
@@ -32,7 +32,8 @@ export function exitEnd(part: Part, entry: PartPort, end: OpenEnd, exit: PartPor
     next && departures(end.port, entry).every((reading) => inReading(reading)?.state === next.state);
   if (!isSure) return undefined;
   const edge = edgeBeyond(part, entry, end, exit);
-  return edge && next.analogue ? { ...next, analogue: { ...next.analogue, edge } } : next;
+  if (!edge || !next.analogue) return next;
+  return isDullOpen(next.analogue, edge) ? undefined : { ...next, analogue: { ...next.analogue, edge } };
 }
 
 /** Copper that parts the two sides of what comes to it: by one plug the one goes on, and the other by another like it. */

@@ -4,17 +4,8 @@ import type { OpenEnd } from '../ends';
 import { Heap } from '../heap';
 import { costFor, costOfOneMore, useOf, type Purse } from './inventory';
 import type { Pool } from './pool';
-import {
-  givesVolts,
-  HALVES,
-  isPassive,
-  probesAt,
-  spotsOf,
-  waysThrough,
-  type Half,
-  type Spot,
-  type Way,
-} from './ways';
+import { wantOf, type Level, type Want } from './wants';
+import { HALVES, probesAt, spotsOf, waysThrough, type Half, type Spot, type Way } from './ways';
 
 /** The least weights that are still to be paid; Infinity where nothing leads on. */
 export interface Bounds {
@@ -37,12 +28,8 @@ interface Tables {
   readonly halves: ReadonlyMap<string, number>;
 }
 
-/** What the cheapest part from one spot to another weighs: any, one that lets a feed through, one that feeds. */
-interface Weights {
-  any: number;
-  passive: number;
-  feeding: number;
-}
+/** What the cheapest part from one spot to another weighs, by how much a source wants before it, and then after it. */
+export type Weights = number[][];
 
 /** From one spot to another, over any part, and over one that every chain has to lead through. */
 interface Edge {
@@ -51,7 +38,12 @@ interface Edge {
   readonly via: Weights;
 }
 
-const none = (): Weights => ({ any: Infinity, passive: Infinity, feeding: Infinity });
+const none = (most: Level): Weights =>
+  Array.from({ length: most + 1 }, () => Array.from({ length: most + 1 }, () => Infinity));
+
+/** How much may be wanted behind a way ahead of which so much is wanted. */
+const beyond = (want: Want | undefined, way: Way, half: Half, level: Level): readonly Level[] =>
+  want && level > 0 ? want.beyond(way, half, level) : [0];
 
 export interface Graph {
   /** By the spot that they lead to. */
@@ -64,15 +56,23 @@ const halfOf = (spot: Spot): Half => {
   return { connector, gender };
 };
 
-const waysIn = new WeakMap<Pool, readonly Way[]>();
+/** A way, and what stands open before it. */
+interface HalfWay {
+  readonly way: Way;
+  readonly half: Half;
+}
+
+const waysIn = new WeakMap<Pool, readonly HalfWay[]>();
 
 /** Every way through a part of the pool, from whatever could come to it. */
-function allWays(pool: Pool): readonly Way[] {
+function allWays(pool: Pool): readonly HalfWay[] {
   const known = waysIn.get(pool);
   if (known) return known;
   const found = pool.parts.flatMap((part) =>
     HALVES.flatMap((half) =>
-      part.ports.some((port) => mate(half, port).fits) ? waysThrough(part, half) : [],
+      part.ports.some((port) => mate(half, port).fits)
+        ? waysThrough(part, half).map((way) => ({ way, half }))
+        : [],
     ),
   );
   waysIn.set(pool, found);
@@ -90,7 +90,7 @@ const graphs = new WeakMap<Pool, GraphStore>();
 export function graphOf(
   pool: Pool,
   purse: Purse,
-  wanted: number,
+  want: Want | undefined,
   twoSides: boolean,
   via?: ReadonlySet<Part>,
 ): Graph {
@@ -99,24 +99,25 @@ export function graphOf(
     known?.purse === purse ? known : { purse, byWanted: new Map<string, Graph>(), vias: [] };
   graphs.set(pool, store);
   if (via && !store.vias.includes(via)) store.vias.push(via);
-  const key = `${wanted} ${twoSides} ${via ? store.vias.indexOf(via) : ''}`;
+  const key = `${want?.name} ${twoSides} ${via ? store.vias.indexOf(via) : ''}`;
   const found = store.byWanted.get(key);
   if (found) return found;
   const edges = new Map<Spot, Map<Spot, Edge>>();
+  const most = want?.most ?? 0;
   const weights = new Map<Part, number>();
-  for (const { part, from, to, passive, gives, oneSided } of allWays(pool)) {
+  for (const { way, half } of allWays(pool)) {
+    const { part, from, to, oneSided } = way;
     if (twoSides && oneSided) continue;
     const weight = weights.get(part) ?? costOfOneMore(part, useOf([]), purse).weight;
     weights.set(part, weight);
     const into = edges.get(to) ?? new Map<Spot, Edge>();
     edges.set(to, into);
-    const edge = into.get(from) ?? { from, over: none(), via: none() };
+    const edge = into.get(from) ?? { from, over: none(most), via: none(most) };
     into.set(from, edge);
-    for (const weights of via?.has(part) ? [edge.over, edge.via] : [edge.over]) {
-      weights.any = Math.min(weights.any, weight);
-      if (passive) weights.passive = Math.min(weights.passive, weight);
-      if (gives >= wanted) weights.feeding = Math.min(weights.feeding, weight);
-    }
+    for (let level = 0; level <= most; level += 1)
+      for (const after of beyond(want, way, half, level))
+        for (const { [level]: row } of via?.has(part) ? [edge.over, edge.via] : [edge.over])
+          if (row) row[after] = Math.min(row[after] ?? Infinity, weight);
   }
   const kinds = new Map<string, Half>();
   for (const [to, from] of edges)
@@ -131,10 +132,6 @@ export function graphOf(
   store.byWanted.set(key, graph);
   return graph;
 }
-
-/** What a source still wants, V; 0 where nothing. */
-const wantedBy = (end: OpenEnd): number =>
-  Math.max(0, ...(end.analogue?.wants ?? []).map(({ volts }) => volts));
 
 /** A probe for what comes by pairs of outputs, each a side. */
 const inPairs = (end: OpenEnd): OpenEnd =>
@@ -151,23 +148,22 @@ export interface Goal {
   readonly always?: boolean;
 }
 
-/** Something at a spot: with a want that is still to be met or not, before or after what every chain has to lead through. */
+/** Something at a spot: of which so much is still wanted, before or after what every chain has to lead through. */
 interface Place {
   readonly spot: Spot;
-  readonly wanting: boolean;
+  readonly level: Level;
   readonly passed: boolean;
 }
 
-const keyOf = ({ spot, wanting, passed }: Place): string =>
-  `${wanting ? 'w' : ''}${passed ? '' : 'v'}${spot}`;
+const keyOf = ({ spot, level, passed }: Place): string => `${level}${passed ? '' : 'v'}${spot}`;
 
 /** What a question of bounds rests on. */
 interface Frame {
   readonly goal: Goal;
   readonly graph: Graph;
   readonly kinds: readonly Half[];
-  /** Volts that the source wants to be fed with. */
-  readonly wanted: number;
+  /** What the source wants of something on the way. */
+  readonly want: Want | undefined;
   readonly twoSides: boolean;
   readonly via?: ReadonlySet<Part>;
 }
@@ -191,37 +187,38 @@ function spotsTaken(goal: Goal, half: Half, port: PartPort, twoSides: boolean): 
 }
 
 /** Every place from which the goal is reached by the last joint alone. */
-function arrivals({ goal, kinds, wanted, twoSides }: Frame): Place[] {
-  // What lets a feed through leaves it to what follows.
-  const feeds = givesVolts(goal.part) >= wanted || (isPassive(goal.part) && !goal.part.host);
+function arrivals({ goal, kinds, want, twoSides }: Frame): Place[] {
+  const more = Array.from({ length: want?.most ?? 0 }, (_, n): Level => n + 1);
+  const levelsAt = new Map(
+    goal.ports.map((port) => [port, [0, ...more.filter((level) => want?.metBy(goal.part, port, level))]]),
+  );
   return kinds.flatMap((half) =>
     goal.ports.flatMap((port) =>
-      spotsTaken(goal, half, port, twoSides).flatMap((spot): Place[] => {
-        const fed: Place = { spot, wanting: false, passed: true };
-        return wanted > 0 && feeds ? [fed, { ...fed, wanting: true }] : [fed];
-      }),
+      spotsTaken(goal, half, port, twoSides).flatMap((spot) =>
+        (levelsAt.get(port) ?? []).map((level): Place => ({ spot, level, passed: true })),
+      ),
     ),
   );
 }
 
 /** The least weight from every place to the goal (Dijkstra 1959, from the goal back). */
 function leastFrom(frame: Frame, last: number): ReadonlyMap<string, number> {
-  const { graph, wanted, via } = frame;
+  const { graph, want, via } = frame;
+  const most = want?.most ?? 0;
   const least = new Map<string, number>();
   const queue = new Heap<Place & { readonly weight: number }>((a, b) => a.weight - b.weight);
   for (const place of arrivals(frame)) queue.push({ ...place, weight: last });
   for (let next = queue.pop(); next; next = queue.pop()) {
-    const { spot, weight, wanting, passed } = next;
+    const { spot, weight, level, passed } = next;
     if (least.has(keyOf(next))) continue;
     least.set(keyOf(next), weight);
     for (const { from, over, via: leading } of graph.into.get(spot) ?? []) {
-      const push = (more: number, before: boolean, wants: boolean) => {
-        if (Number.isFinite(more))
-          queue.push({ spot: from, weight: weight + more, wanting: wants, passed: before });
-      };
-      const step = (weights: Weights, before: boolean) => {
-        if (!wanting) push(weights.any, before, false);
-        if (wanted > 0) push(wanting ? weights.passive : weights.feeding, before, true);
+      const step = (weights: Weights, isPassed: boolean) => {
+        for (let before = 0; before <= most; before += 1) {
+          const more = weights[before]?.[level] ?? Infinity;
+          if (Number.isFinite(more))
+            queue.push({ spot: from, weight: weight + more, level: before, passed: isPassed });
+        }
       };
       step(over, passed);
       // Before the part that has to be passed, it had not been.
@@ -235,7 +232,7 @@ const halfKey = ({ connector, gender }: Half): string => `${connector} ${gender}
 
 /** The half that a key of `keyOf` speaks of. */
 const halfIn = (key: string): string => {
-  const [connector = '', gender = ''] = key.replace(/^w?v?/, '').split(' ');
+  const [connector = '', gender = ''] = key.replace(/^\dv?/, '').split(' ');
   return `${connector} ${gender}`;
 };
 
@@ -257,27 +254,28 @@ function leastOver(
   half: Half,
 ): Map<string, number> {
   const found = new Map<string, number>();
-  for (const { from, to, passive, gives, oneSided } of waysThrough(part, half)) {
-    if (frame.twoSides && oneSided) continue;
+  const { want, twoSides } = frame;
+  for (const way of waysThrough(part, half)) {
+    const { from, to } = way;
+    if (twoSides && way.oneSided) continue;
     for (const passed of frame.via ? [true, false] : [true]) {
-      const put = (before: boolean, after: boolean) => {
-        const key = keyOf({ spot: from, wanting: before, passed });
-        const weight = least.get(keyOf({ spot: to, wanting: after, passed })) ?? Infinity;
-        found.set(key, Math.min(found.get(key) ?? Infinity, weight));
-      };
-      put(false, false);
-      if (passive) put(true, true);
-      if (gives >= frame.wanted) put(true, false);
+      for (let level = 0; level <= (want?.most ?? 0); level += 1) {
+        const key = keyOf({ spot: from, level, passed });
+        const behind = beyond(want, way, half, level).map(
+          (after) => least.get(keyOf({ spot: to, level: after, passed })) ?? Infinity,
+        );
+        found.set(key, Math.min(found.get(key) ?? Infinity, ...behind));
+      }
     }
   }
   return found;
 }
 
 /** The places at which an open end is, as keys. */
-function keysOf(end: OpenEnd): (passed: boolean) => readonly string[] {
-  const wanting = wantedBy(end) > 0;
+function keysOf(end: OpenEnd, want: Want | undefined): (passed: boolean) => readonly string[] {
+  const level = want?.at(end) ?? 0;
   const spots = spotsOf(end);
-  const [yes, no] = [true, false].map((passed) => spots.map((spot) => keyOf({ spot, wanting, passed })));
+  const [yes, no] = [true, false].map((passed) => spots.map((spot) => keyOf({ spot, level, passed })));
   return (passed) => (passed ? yes : no) ?? [];
 }
 
@@ -293,7 +291,7 @@ function leastAt(keys: readonly string[], weights: ReadonlyMap<string, number>):
 /**
  * The least that any chain from an open end to one of a part's ports can weigh, by what lies on its contacts: parts are taken as
  * if each were the first of its like, and each sound by itself. An admissible bound for a best-first search (Hart, Nilsson and
- * Raphael 1968). What a source wants to be fed with must be met on the way or at the goal.
+ * Raphael 1968). What a source wants (wants.ts) must be met on the way or at the goal.
  */
 export function boundsTo(
   goal: Goal,
@@ -303,20 +301,20 @@ export function boundsTo(
   via?: ReadonlySet<Part>,
   known: KnownBounds = new Map(),
 ): Bounds {
-  const wanted = Math.max(0, ...starts.map(wantedBy));
+  const want = wantOf(starts);
   const twoSides = starts.some(
     ({ analogue }) => analogue?.sides.startsWith('two') || analogue?.sides === 'split',
   );
-  const graph = graphOf(pool, purse, wanted, twoSides, via);
+  const graph = graphOf(pool, purse, want, twoSides, via);
   const halves = [...graph.halves, ...starts.map(({ port }) => port)];
   const kinds = [...new Map(halves.map((h) => [halfKey(h), h])).values()];
-  const frame: Frame = { goal, graph, kinds, wanted, twoSides, ...(via && { via }) };
-  const key = `${wanted} ${twoSides} ${via !== undefined} ${kinds.map(halfKey).join()}`;
+  const frame: Frame = { goal, graph, kinds, want, twoSides, ...(via && { via }) };
+  const key = `${want?.name} ${twoSides} ${via !== undefined} ${kinds.map(halfKey).join()}`;
   const tables = known.get(key) ?? tablesFor(frame, costFor(0, 0, 1, purse).weight);
   known.set(key, tables);
   const { least, overs } = tables;
   const over: Bounds['over'] = (end) => {
-    const [half, placesAt] = [end.port, keysOf(end)];
+    const [half, placesAt] = [end.port, keysOf(end, want)];
     const known = overs.get(halfKey(half)) ?? new Map<Part, ReadonlyMap<string, number>>();
     overs.set(halfKey(half), known);
     return (part, passed) => {
@@ -326,7 +324,7 @@ export function boundsTo(
     };
   };
   return {
-    from: (end, passed) => leastAt(keysOf(end)(passed), least),
+    from: (end, passed) => leastAt(keysOf(end, want)(passed), least),
     over,
     fromPort: (port) => tables.halves.get(halfKey(port)) ?? Infinity,
   };

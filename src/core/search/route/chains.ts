@@ -35,6 +35,8 @@ export interface PartChain {
   readonly kind: string;
   /** What makes it another chain: its boxes, what comes to its end, and whether something in it reaches from place to place. */
   readonly way: string;
+  /** The state of what comes to its end: chains of one state go on alike there. */
+  readonly state: string;
   /** How far it reaches to its goal. */
   readonly reach: Reach;
   /** Pieces of copper to buy, one in another, before its first box and after its last; all of them where it has none. */
@@ -229,6 +231,7 @@ export class ChainFinder {
       to,
       kind: kindOfChain(from, links, to),
       reach,
+      state: end.state,
       copper: [node.first, node.copper],
       way: `${this.search.startsDiffer ? from.id : ''}${path}|${reach}>${sameSocket(to)} ${end.state}`,
       cost: plus(plus(node.cost, costFor(0, 0, 1, this.search.purse)), rough),

@@ -74,7 +74,7 @@ export class LegStore {
     const { ground } = this;
     const reach = this.reaches.get(key) ?? reachFrom(endsOfSource(ground, source), ground.pool, ground.purse);
     this.reaches.set(key, reach);
-    return reach(entriesOf(middle));
+    return reach(middle, entriesOf(middle));
   }
 
   /** The least that a leg from a port of a part to a recorder can weigh. */

@@ -77,6 +77,7 @@ function found(given: Situation) {
     },
     isLost: (_, { way }) => given.lost.includes(way),
     pairs: others.map((leg): Pair => (isLast ? [leg, 2] : [0, leg])),
+    classOf: (_, chain) => chain,
     clash: (_, into, out) => {
       const [a, b] = isLast ? [out, into] : [into, out];
       return clashing.includes(String([numberOf(a), numberOf(b)]));

@@ -50,6 +50,8 @@ export interface Sockets {
   /** Whether what goes by a chain is known to be lost, whatever the others are; it may come to be known later. */
   readonly isLost: (leg: number, chain: PartChain) => boolean;
   readonly pairs: readonly Pair[];
+  /** Chains of a leg by which the same can be said of every pair. */
+  readonly classOf: (leg: number, chain: PartChain) => object;
   /** Whether chains of such a pair rule one another out, whatever the others are. */
   readonly clash: (pair: Pair, one: PartChain, other: PartChain) => boolean;
 }
@@ -66,7 +68,8 @@ export class Legs {
   private readonly left = new Set<string>();
   private readonly room = new Map<string, boolean>();
   private readonly kinds = new Map<PartChain, string>();
-  private readonly clashes = new Map<PartChain, Map<PartChain, boolean>>();
+  private readonly classes = new Map<PartChain, object>();
+  private readonly clashes = new Map<object, Map<object, boolean>>();
 
   constructor(
     private readonly legs: readonly Leg[],
@@ -147,11 +150,18 @@ export class Legs {
   }
 
   private clash(pair: Pair, one: PartChain, other: PartChain): boolean {
-    const known = this.clashes.get(one) ?? new Map<PartChain, boolean>();
-    this.clashes.set(one, known);
-    const clash = known.get(other) ?? this.sockets?.clash(pair, one, other) ?? false;
-    known.set(other, clash);
+    const [a, b] = [this.classOf(pair[0], one), this.classOf(pair[1], other)];
+    const known = this.clashes.get(a) ?? new Map<object, boolean>();
+    this.clashes.set(a, known);
+    const clash = known.get(b) ?? this.sockets?.clash(pair, one, other) ?? false;
+    known.set(b, clash);
     return clash;
+  }
+
+  private classOf(leg: number, chain: PartChain): object {
+    const known = this.classes.get(chain) ?? this.sockets?.classOf(leg, chain) ?? chain;
+    this.classes.set(chain, known);
+    return known;
   }
 
   private kindOf(leg: number, chain: PartChain): string {

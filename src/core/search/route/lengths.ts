@@ -1,5 +1,5 @@
 import { LONGEST_RUN } from '../../checks';
-import { isPlainLink, type Part } from '../../parts';
+import { isCopper, type Part } from '../../parts';
 import { isDigital } from '../ends';
 
 /** Lengths in which leads are sold, metres. Typical. */
@@ -7,8 +7,8 @@ export const SOLD_METRES = [0.2, 0.5, 1, 1.5, 2, 3, 5, 6, 10, 15, 20, 30] as con
 /** What a metre more costs, in the user's currency. Typical: 1 to 1.5. */
 const PRICE_A_METRE = 1.2;
 
-/** Whether a lead is sold in several lengths: converter cables and adapters are not. */
-export const growsLong = (part: Part): boolean => part.length !== undefined && isPlainLink(part);
+/** Whether a lead is sold in several lengths: converter cables, adapters and leads with a pad or a capacitor in them are not. */
+export const growsLong = (part: Part): boolean => part.length !== undefined && isCopper(part);
 
 /** The shortest length in which a lead is sold that bridges so much; undefined where none is. */
 export function soldLength(part: Part, atLeast: number): number | undefined {

@@ -112,11 +112,20 @@ export function meetingIn(ground: Ground, middle: Part, rides: Rides, arrives: A
     byLeg.set(leg, { of, lost });
     return lost;
   };
+  const classes = new Map<string, object>();
+  // What a chain brings into the middle hangs on its end alone.
+  const classInto = ({ to, state, copper }: PartChain): object => {
+    const name = `${socketsAt(middle, to)} ${copper[1]} ${state}`;
+    const known = classes.get(name) ?? {};
+    classes.set(name, known);
+    return known;
+  };
   return {
     kindOf: (leg, { from, to }) =>
       leg < sources.length ? socketsAt(middle, to) : ground.callers ? from.id : socketsAt(middle, from),
     haveRoom: (chains) => socketsFor(ground, middle, chains) !== undefined,
     isLost,
+    classOf: (leg, chain) => (leg < sources.length ? classInto(chain) : chain),
     pairs: [...(keptApart ? pairsAmong(sources.length) : []), ...pairsOf(ground)],
     clash: ([n, m], into, out) => clashes(n, m, into, out),
   };

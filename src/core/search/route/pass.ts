@@ -93,7 +93,7 @@ const DIVE = 50;
 /** So many layouts of a shape that are no answer are looked at before the shape waits for the search itself. Ours. */
 const MOST_TRIES = 3;
 /** Twice the work on a shape counts as so much more weight. */
-const DOUBLING = 35;
+const DOUBLING = 80;
 
 /** Which parts a layout is made of, whatever is joined to what. */
 const partsIn = ({ pieces }: Layout): string =>

@@ -1,10 +1,11 @@
 import type { Facts } from '../../engine';
 import { LOST_DB, outputSides } from '../../checks';
-import { CLEAR_OF_FIRST, EARS_TAKEN, HEAPED, IN_LINE, SHARED_OUT } from '../bother';
+import { CLEAR_OF_FIRST, EARS_TAKEN, FED_FOR_NOTHING, HEAPED, IN_LINE, SHARED_OUT } from '../bother';
 import { magnitude, nodeKey } from '../../engine/circuit';
 import { arrivalChains } from '../../engine/levels';
 import { gainToDb } from '../../units';
 import type { Chain } from '../../engine/flow';
+import type { Part } from '../../parts';
 import { isBareMicrophone, partOf, type Rig } from '../../rig';
 
 /** The first thing that a source's sound comes into: a stage's sense, or a channel of a converter. */
@@ -83,6 +84,18 @@ function isByEars(facts: Facts, { source }: Chain, { placed, is, path }: Chain['
 const takesEars = (facts: Facts, chains: readonly Chain[]): boolean =>
   chains.some((chain) => chain.stages.some((stage) => isByEars(facts, chain, stage)));
 
+/** Whether a part makes plug-in power for a microphone out of phantom. */
+const feedsCapsules = ({ host, stagesNeed, ports }: Part): boolean =>
+  !host && stagesNeed !== undefined && ports.some(({ bears }) => bears === 'plug-in-input');
+
+/** What plays, or amplifies already, in a box that is sold to feed a clip-on microphone: practice takes a DI box, or a lead. */
+const isFedForNothing = ({ rig }: Facts, chains: readonly Chain[]): boolean =>
+  chains.some(({ source, stages: [, first] }) => {
+    const [own, box] = [partOf(rig, source), first && partOf(rig, first.placed)];
+    const wantsIt = own?.circuit.some(({ kind }) => kind === 'electret') ?? true;
+    return !wantsIt && box !== undefined && feedsCapsules(box);
+  });
+
 /** What it weighs that copper or a socket stands where practice takes a box of another kind (common practice). */
 export function roughnessOf(facts: Facts): number {
   const chains = arrivalChains(facts);
@@ -90,6 +103,7 @@ export function roughnessOf(facts: Facts): number {
     (isHeaped(facts.rig, chains) ? HEAPED : 0) +
     (isInLine(facts, chains) || isLoadedDown(facts, chains) ? IN_LINE : 0) +
     (isSharedOut(facts.rig, chains) ? SHARED_OUT : 0) +
-    (takesEars(facts, chains) ? EARS_TAKEN : 0)
+    (takesEars(facts, chains) ? EARS_TAKEN : 0) +
+    (isFedForNothing(facts, chains) ? FED_FOR_NOTHING : 0)
   );
 }

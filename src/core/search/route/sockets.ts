@@ -64,6 +64,37 @@ export function middleEnds(part: Part, sides: SidesAsked = 'any'): readonly Open
   return found;
 }
 
+const separating = new WeakMap<Part, Map<number, boolean>>();
+
+/** Outputs that one chain and the other half of a pair leave by together. */
+const likeOutput = (one: PartPort, other: PartPort): boolean =>
+  one.connector === other.connector && one.gender === other.gender && one.direction === other.direction;
+
+function separates(part: Part, sources: number): boolean {
+  if ((part.captures ?? []).some(({ channels }) => channels.length >= sources)) return true;
+  const reached = entriesOf(part).flatMap((entry) =>
+    throughPart(part, entry, idealEnd(part, entry)).map(({ port, analogue }) => ({ entry, port, analogue })),
+  );
+  return reached.some(({ port }) => {
+    const alike = reached.filter((one) => one.entry !== port && likeOutput(one.port, port));
+    const places = alike.flatMap(({ port: { id }, analogue }) =>
+      (analogue?.pairs ?? []).flatMap((pair) => pair.map((contact) => `${id} ${contact}`)),
+    );
+    // One contact of an output is what the others stand against.
+    const live = new Set(places).size - new Set(alike.map((one) => one.port.id)).size;
+    return live >= sources && openingsOf(alike.map(({ entry }) => entry)) >= sources;
+  });
+}
+
+/** Whether a part with stages could keep so many sources apart: it has as many channels, or outputs with as many contacts. */
+export function couldSeparate(part: Part, sources: number): boolean {
+  const known = separating.get(part) ?? new Map<number, boolean>();
+  separating.set(part, known);
+  const found = known.get(sources) ?? separates(part, sources);
+  known.set(sources, found);
+  return found;
+}
+
 /** Where sources that come into copper by as many sockets leave it by one plug, and have to stay apart. */
 export const splitEnds = (part: Part, sources: number): readonly OpenEnd[] =>
   part.ports.flatMap((port) => {

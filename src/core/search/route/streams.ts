@@ -9,7 +9,7 @@ import { costOfOneMore, NOTHING, plus, useOf, type Cost } from './inventory';
 import { withChain, withPiece, type Layout, type Piece } from './layout';
 import { LegStore } from './leg-store';
 import { Legs } from './legs';
-import { assign, entriesOf, firstOfPairs, middleEnds, openingsOf, splitEnds } from './sockets';
+import { assign, couldSeparate, entriesOf, firstOfPairs, middleEnds, openingsOf, splitEnds } from './sockets';
 import { reachAfter, standsApart } from './standing';
 
 /** Layouts of one shape as they are found, the cheapest first. */
@@ -245,6 +245,7 @@ const couldStand = (part: Part, { sources, recorders, apart }: Ground): boolean 
   // More than two sources are kept apart by a device with as many channels, and by nothing else.
   (!apart || sources.length < 3 || (part.captures ?? []).some((c) => c.channels.length >= sources.length)) &&
   openingsOf(joinedAt(part, sources.length)) >= sources.length &&
+  (!apart || isPassiveLink(part) || couldSeparate(part, sources.length)) &&
   part.ports.some((port) => port.direction !== 'in') &&
   part.ports.length >= sources.length + recorders.length;
 

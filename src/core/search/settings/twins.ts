@@ -15,7 +15,7 @@ function placesOf(part: Part | undefined, id: string): string | undefined {
 
 /**
  * Where two sources are to be told apart: a switch of the one and the like of it of the other, of one part, thrown to different places. One
- * alone cures nothing: two channels are panned to either side.
+ * alone cures nothing: two channels are panned to either side. Where the one stands on a side for good, the other is led away from it.
  */
 export function twinThrows(facts: Facts, finding: Finding): readonly (readonly Throw[])[] {
   const { rig, laid } = facts;
@@ -29,9 +29,10 @@ export function twinThrows(facts: Facts, finding: Finding): readonly (readonly T
     ofOther.filter((edit) => !ofSource.includes(edit)),
   ];
   const places = ({ part, setting }: Throw) => placesOf(laid.get(part)?.part, setting);
-  return one.flatMap((a) =>
+  const both = one.flatMap((a) =>
     two
       .filter((b) => a.part === b.part && a.option !== b.option && places(a) === places(b))
       .map((b) => [a, b]),
   );
+  return both.length > 0 ? both : two.map((b) => [b]);
 }
