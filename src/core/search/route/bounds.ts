@@ -301,7 +301,7 @@ export function boundsTo(
   via?: ReadonlySet<Part>,
   known: KnownBounds = new Map(),
 ): Bounds {
-  const want = wantOf(starts);
+  const want = wantOf(starts, pool);
   const twoSides = starts.some(
     ({ analogue }) => analogue?.sides.startsWith('two') || analogue?.sides === 'split',
   );

@@ -28,6 +28,8 @@ export interface Layout {
   readonly given?: string;
   /** Pieces that the user has there and that bring no sound. */
   readonly carried?: readonly string[];
+  /** What comes to its recorders over a part in the middle, as open ends tell it: layouts of which the same is said sound alike. */
+  readonly sounds?: string;
 }
 
 /** The pieces that were put between. */
@@ -36,6 +38,13 @@ export const betweenPieces = ({ pieces, sources, recorders, given, carried = [] 
 
 /** The parts that were put between. */
 export const between = (layout: Layout): Part[] => betweenPieces(layout).map(({ part }) => part);
+
+/** Which parts a layout is made of, whatever is joined to what. */
+export const partsIn = ({ pieces }: Layout): string =>
+  pieces
+    .map(({ part }) => part.id)
+    .sort()
+    .join();
 
 /** A piece with its price as long as it is. */
 export interface Item {

@@ -7,14 +7,14 @@ import { likeSockets } from './pool';
 import type { Rides } from './replay';
 import { assign, distinctPorts } from './sockets';
 
-/** Whether a source's own sound could be recorded beyond a chain into a part in the middle and one out of it. */
+/** In what states a source's own sound could be recorded beyond a chain into a part in the middle and one out of it; none where it could not. */
 export type Arrives = (
   source: Piece,
   into: PartChain,
   entry: PartPort,
   recorder: Piece,
   out: PartChain,
-) => boolean;
+) => readonly string[];
 
 /** Whether copper in the middle hangs between more of it than anybody would plug: what is shared out or joined there is one piece more. */
 const hangsTooMuch = (middle: Part, into: PartChain, out: PartChain): boolean =>
@@ -95,7 +95,7 @@ export function meetingIn(ground: Ground, middle: Part, rides: Rides, arrives: A
     const [source, other, recorder] = [sources[n], sources[m], recorders[m - sources.length]];
     if (source && other) return !couldLeaveApart(ground, middle, rides, [source, other], [into, out]);
     if (!source || !recorder) return false;
-    const couldBe = (entry: PartPort) => arrives(source, into, entry, recorder, out);
+    const couldBe = (entry: PartPort) => arrives(source, into, entry, recorder, out).length > 0;
     return hangsTooMuch(middle, into, out) || !likeSockets(middle, into.to).some(couldBe);
   };
   /** By chain and source, at how many known ways it was asked last. */

@@ -16,7 +16,7 @@ import {
   type Purse,
 } from './inventory';
 import { socketKind } from './chains';
-import { between, layoutCost, type Layout } from './layout';
+import { between, layoutCost, partsIn, type Layout } from './layout';
 import {
   bestOf,
   boxesOf,
@@ -25,6 +25,7 @@ import {
   isPlain,
   leavesHeadphones,
   sensibleBeside,
+  soundsAs,
   weightOf,
   type Found,
 } from './rank';
@@ -93,14 +94,7 @@ const DIVE = 50;
 /** So many layouts of a shape that are no answer are looked at before the shape waits for the search itself. Ours. */
 const MOST_TRIES = 3;
 /** Twice the work on a shape counts as so much more weight. */
-const DOUBLING = 80;
-
-/** Which parts a layout is made of, whatever is joined to what. */
-const partsIn = ({ pieces }: Layout): string =>
-  pieces
-    .map(({ part }) => part.id)
-    .sort()
-    .join();
+const DOUBLING = 35;
 
 /** One search under one grade of evidence: layouts by cost, judged as they come, until no better can follow. */
 export class Search {
@@ -191,14 +185,14 @@ export class Search {
   }
 
   private decide(layout: Layout, cost: Cost): void {
-    const { prefer } = this.request;
-    if (this.best.some((one) => this.weigh(one) <= cost.weight && isBoundToPad(layout, one, prefer))) return;
-    // Another of a kind that was found, and weighs no more even with its hiss, is no better; it is looked at if it gives something else.
+    if (this.best.some((one) => this.weigh(one) <= cost.weight && isBoundToPad(layout, one, this.prefer)))
+      return;
+    // Another of a kind that was found, and weighs no more even with its hiss or sounds alike, is no better; it is looked at if it gives something else.
     if (
       this.found.some(
         (one) =>
           one.kind === layout.kind &&
-          this.weigh(one) <= cost.weight &&
+          (this.weigh(one) <= cost.weight || soundsAs(layout, cost, one)) &&
           leavesHeadphones(one.layout) === leavesHeadphones(layout),
       )
     )

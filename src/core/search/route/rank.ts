@@ -257,6 +257,10 @@ export function isBoundToPad(layout: Layout, a: Found, prefer?: Preference): boo
   );
 }
 
+/** Whether a layout that nobody has judged sounds as one does that was found, and costs no less. */
+export const soundsAs = ({ sounds }: Layout, cost: Cost, a: Found): boolean =>
+  sounds !== undefined && sounds === a.layout.sounds && a.cost.weight <= cost.weight;
+
 /** Whether `b` is of the same kind as a better one, and gives nothing that it does not. */
 function isLess(b: Found, a: Found): boolean {
   const gives = givesOf(a);

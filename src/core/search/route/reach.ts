@@ -43,7 +43,7 @@ export function reachFrom(
   pool: Pool,
   purse: Purse,
 ): (part: Part, ports: readonly PartPort[]) => number {
-  const want = wantOf(starts);
+  const want = wantOf(starts, pool);
   const onward = onwardIn(graphOf(pool, purse, want, false));
   const reached = new Set<string>();
   const halves = new Map<string, Place & { readonly half: Half }>();

@@ -43,7 +43,7 @@ export class Rides {
   private readonly there = new Map<PartChain, Map<string, readonly OpenEnd[]>>();
   private readonly outside = new Map<PartChain, Map<string, readonly OpenEnd[]>>();
   private readonly beyond = new Map<PartChain, Map<string, readonly OpenEnd[]>>();
-  private readonly ends = new Map<PartChain, Map<string, boolean>>();
+  private readonly ends = new Map<PartChain, Map<string, readonly string[]>>();
 
   constructor(private readonly pool: Pool) {}
 
@@ -66,21 +66,21 @@ export class Rides {
   }
 
   /**
-   * Whether a source's own sound could be recorded at the end of both chains. Each chain was found with what stands at its beginning
+   * In what states a source's own sound could be recorded at the end of both chains; none where it could not. Each chain was found with what stands at its beginning
    * taken as good as can be; together the first may leave too little for the second. To which sides it has to come is asked beyond the
    * middle: what mixes may lead it to both, and tracks are a side each.
    */
-  arrives(ride: Ride, takes: (end: OpenEnd) => boolean): boolean {
+  arrives(ride: Ride, takes: (end: OpenEnd) => boolean): readonly string[] {
     const { start, into, middle, entry, exit, sides, out, recorder } = ride;
     const { step } = this;
     const beyond = kept(this.beyond, into, `${start.state} ${entry.id} ${exit.id}`, () =>
       this.left({ start, into, entry }, middle, exit).map((end) => askedFor(end, sides)),
     );
-    return beyond.some((end) =>
+    return beyond.flatMap((end) =>
       kept(this.ends, out, `${recorder.id} ${end.state}`, () =>
-        follow([end], out.links, step).some(
-          (last) => takes(last) && couldRecord(recorder.part, out.to, last),
-        ),
+        follow([end], out.links, step)
+          .filter((last) => takes(last) && couldRecord(recorder.part, out.to, last))
+          .map(({ state }) => state),
       ),
     );
   }

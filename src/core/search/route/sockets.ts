@@ -64,6 +64,20 @@ export function middleEnds(part: Part, sides: SidesAsked = 'any'): readonly Open
   return found;
 }
 
+const mostOutputs = new WeakMap<Part, number>();
+
+/** By how many of its ports what enters a part by one of them may leave it at the most. */
+export function outputsOf(part: Part): number {
+  const known = mostOutputs.get(part);
+  if (known !== undefined) return known;
+  const found = entriesOf(part).map((entry) =>
+    openingsOf(beyond(part, entry, idealEnd(part, entry)).map(({ port }) => port)),
+  );
+  const most = Math.max(0, ...found);
+  mostOutputs.set(part, most);
+  return most;
+}
+
 const separating = new WeakMap<Part, Map<number, boolean>>();
 
 /** Outputs that one chain and the other half of a pair leave by together. */

@@ -9,7 +9,16 @@ import { costOfOneMore, NOTHING, plus, useOf, type Cost } from './inventory';
 import { withChain, withPiece, type Layout, type Piece } from './layout';
 import { LegStore } from './leg-store';
 import { Legs } from './legs';
-import { assign, couldSeparate, entriesOf, firstOfPairs, middleEnds, openingsOf, splitEnds } from './sockets';
+import {
+  assign,
+  couldSeparate,
+  entriesOf,
+  firstOfPairs,
+  middleEnds,
+  openingsOf,
+  outputsOf,
+  splitEnds,
+} from './sockets';
 import { reachAfter, standsApart } from './standing';
 
 /** Layouts of one shape as they are found, the cheapest first. */
@@ -102,6 +111,8 @@ function intoRecorder(ground: Ground, store: LegStore): Stream[] {
 function outOfSource(ground: Ground, store: LegStore): Stream[] {
   const [source] = ground.sources;
   if (!source || ground.sources.length > 1 || ground.recorders.length < 2) return [];
+  const outputs = new Set(endsOfSource(ground, source).map(({ begins, port }) => (begins?.from ?? port).id));
+  if (outputs.size < ground.recorders.length) return [];
   const legs = () => new Legs(ground.recorders.map((recorder) => store.fromSource(source, recorder, true)));
   return [
     overLegs(legs, (chains) =>
@@ -131,12 +142,18 @@ const outOf = ({ recorders, sides, apart, sources, callers }: Ground, middle: Pa
 const endsTo = ({ callers }: Ground, middle: Part, recorder: Piece, ends: readonly OpenEnd[]) =>
   callers && isCaller(recorder) ? ends.filter(({ port }) => sendsOf(middle).has(port.id)) : ends;
 
-/** Tells of chains into a part in the middle, and out of it to a recorder, whether a source's own sound could be recorded beyond both. */
+/** Tells of chains into a part in the middle, and out of it to a recorder, in what states a source's own sound could be recorded beyond both. */
 function arrivals(ground: Ground, middle: Part, rides: Rides, exits: () => readonly OpenEnd[]): Arrives {
-  return (source: Piece, into: PartChain, entry: PartPort, recorder: Piece, out: PartChain): boolean => {
+  return (
+    source: Piece,
+    into: PartChain,
+    entry: PartPort,
+    recorder: Piece,
+    out: PartChain,
+  ): readonly string[] => {
     const start = endsOfSource(ground, source).find(({ port }) => port.id === into.from.id);
     const exit = exits().find(({ port }) => port.id === out.from.id);
-    if (!start || !exit) return true;
+    if (!start || !exit) return ['unknown'];
     const sides = ground.apart ? 'two by pair' : (exit.analogue?.sides ?? 'any');
     const ride = { start, into, middle, entry, exit: exit.port, sides, out, recorder };
     return rides.arrives(ride, (end) => ground.takes(recorder, end));
@@ -196,15 +213,22 @@ function through(ground: Ground, store: LegStore, middle: Part): Stream {
     if (!taken) return undefined;
     const { ports, exits } = taken;
     if (!canStandSo(ground, middle, into, out)) return undefined;
-    const allArrive = sources.every((source, n) =>
-      recorders.every((recorder, m) => {
+    const sounds = sources.flatMap((source, n) =>
+      recorders.map((recorder, m) => {
         const [one, other] = [into[n], out[m]];
-        return !one || !other || arrives(source, one, ports[n] ?? one.to, recorder, other);
+        return one && other
+          ? arrives(source, one, ports[n] ?? one.to, recorder, other).join(' or ')
+          : 'unknown';
       }),
     );
-    if (!allArrive) return undefined;
+    if (sounds.includes('')) return undefined;
     const placed = withPiece(bare(ground), middle);
-    const named = { ...placed.layout, kind: nameInKind(middle), ...(ground.middle && { given: placed.id }) };
+    const named = {
+      ...placed.layout,
+      kind: nameInKind(middle),
+      ...(ground.middle && { given: placed.id }),
+      sounds: sounds.join(' | '),
+    };
     const joined = layLegs(named, ground, into.map(intoCopper), placed.id, ports);
     return out.reduce((grown, chain, index) => {
       const from = exits[index] ?? chain.from;
@@ -246,7 +270,7 @@ const couldStand = (part: Part, { sources, recorders, apart }: Ground): boolean 
   (!apart || sources.length < 3 || (part.captures ?? []).some((c) => c.channels.length >= sources.length)) &&
   openingsOf(joinedAt(part, sources.length)) >= sources.length &&
   (!apart || isPassiveLink(part) || couldSeparate(part, sources.length)) &&
-  part.ports.some((port) => port.direction !== 'in') &&
+  outputsOf(part) >= recorders.length &&
   part.ports.length >= sources.length + recorders.length;
 
 /** The shapes in which these sources can come to these recorders. */

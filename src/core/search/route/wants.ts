@@ -11,7 +11,7 @@ import {
   throughPart,
   type OpenEnd,
 } from '../ends';
-import { firstOfEach, isEntry } from './pool';
+import { firstOfEach, isEntry, type Pool } from './pool';
 import { givesVolts, isPassive, type Half, type Way } from './ways';
 
 /** How much a source still wants of what follows it, in steps; 0: nothing. */
@@ -35,8 +35,27 @@ export interface Want {
 const levels = (...may: readonly (readonly [boolean, Level])[]): readonly Level[] =>
   may.flatMap(([is, level]) => (is ? [level] : []));
 
-const entriesFor = (part: Part, half: Half): PartPort[] =>
-  firstOfEach(part.ports.filter((port) => isEntry(part, port))).filter((port) => mate(half, port).fits);
+const entries = new WeakMap<Part, readonly PartPort[]>();
+
+/** Ports of a part by which something may enter it from half a joint, those that are as good as another left out. */
+function entriesFor(part: Part, half: Half): PartPort[] {
+  const known = entries.get(part) ?? firstOfEach(part.ports.filter((port) => isEntry(part, port)));
+  entries.set(part, known);
+  return known.filter((port) => mate(half, port).fits);
+}
+
+/** The same for every way through a part from one half; worked out once. */
+function once(ask: Want['beyond']): Want['beyond'] {
+  const known = new WeakMap<Part, Map<string, readonly Level[]>>();
+  return (way, half, level) => {
+    const byHalf = known.get(way.part) ?? new Map<string, readonly Level[]>();
+    known.set(way.part, byHalf);
+    const key = `${level} ${half.connector} ${half.gender}`;
+    const found = byHalf.get(key) ?? ask(way, half, level);
+    byHalf.set(key, found);
+    return found;
+  };
+}
 
 /** A question about a port of a part and an end, answered once. */
 function kept<T>(ask: (part: Part, port: PartPort, end: OpenEnd) => T): typeof ask {
@@ -77,7 +96,7 @@ function toBeFed(starts: readonly OpenEnd[], volts: number): Want {
     name: `fed ${volts} ${tender.map(({ state }) => state).join('|')}`,
     most: Math.max(...starts.map(at)),
     at,
-    beyond: ({ part, passive, gives }, half, level) => {
+    beyond: once(({ part, passive, gives }, half, level) => {
       const isEnough = gives >= volts;
       if (level === FED) return levels([passive, FED], [isEnough, 0]);
       return levels(
@@ -85,7 +104,7 @@ function toBeFed(starts: readonly OpenEnd[], volts: number): Want {
         [passive && !isPassive(part), FED],
         [isEnough && feedsWell(part, entriesFor(part, half)), 0],
       );
-    },
+    }),
     // What lets a feed through leaves it to what follows.
     metBy: (goal, port, level) =>
       (isPassive(goal) && !goal.host) ||
@@ -118,16 +137,27 @@ function toBeSpared(coil: OpenEnd): Want {
     name: `spared ${coil.state}`,
     most: TENDER,
     at: (end) => (isTender(end) ? TENDER : 0),
-    beyond: ({ part }, half) => entriesFor(part, half).flatMap((port) => sparedIn(part, port, coil)),
+    beyond: once(({ part }, half) => entriesFor(part, half).flatMap((port) => sparedIn(part, port, coil))),
     metBy: (goal, port) =>
       !listens(goal) || onEveryPair(coil, goal, port).some((end) => !isBoundToDull(goal, port, end)),
   };
 }
 
-/** What the ends at which a source begins want. */
-export function wantOf(starts: readonly OpenEnd[]): Want | undefined {
+function findWant(starts: readonly OpenEnd[]): Want | undefined {
   const volts = Math.max(0, ...starts.flatMap((end) => wantsOf(end).map((want) => want.volts)));
   if (volts > 0) return toBeFed(starts, volts);
   const [coil, ...others] = starts.filter(({ analogue }) => analogue?.edge);
   return coil && others.length === 0 ? toBeSpared(coil) : undefined;
+}
+
+const wants = new WeakMap<Pool, Map<string, Want>>();
+
+/** What the ends at which a source begins want; of one name one, for each pool of parts. */
+export function wantOf(starts: readonly OpenEnd[], pool: Pool): Want | undefined {
+  const byName = wants.get(pool) ?? new Map<string, Want>();
+  wants.set(pool, byName);
+  const want = findWant(starts);
+  const known = want && (byName.get(want.name) ?? want);
+  if (known) byName.set(known.name, known);
+  return known;
 }
