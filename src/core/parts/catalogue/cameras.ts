@@ -125,6 +125,7 @@ export const RECORDERS: readonly Part[] = [
       onOff('phantom', '48 V', 'off'),
       knob('gain-1', 'Gain 1', 0, 50, 30),
       knob('gain-2', 'Gain 2', 0, 50, 30),
+      knob('phones', 'Headphones', -40, 0, 0),
       onOff('battery', 'Battery good', 'on'),
     ],
     power: [{ setting: 'battery', is: 'on' }],
@@ -142,11 +143,11 @@ export const RECORDERS: readonly Part[] = [
     ],
     paths: XLRS.flatMap((n) => {
       const side = n === 1 ? 'left' : 'right';
-      return [`adc-${n}`, `phones-${side}`, `out-${side}`].map((to) => ({
-        from: `in-${n}`,
-        to,
-        gain: [{ knob: `gain-${n}` }],
-      }));
+      const gain = [{ knob: `gain-${n}` }];
+      return [
+        ...[`adc-${n}`, `out-${side}`].map((to) => ({ from: `in-${n}`, to, gain })),
+        { from: `in-${n}`, to: `phones-${side}`, gain: [...gain, { knob: 'phones' }] },
+      ];
     }),
     captures: [
       {

@@ -4,7 +4,7 @@ import { CATALOGUE, isPassiveLink, type Part } from '../../parts';
 import { isDigital } from '../ends';
 import { CLEAR_OF_NOISE, overNoise } from '../settings';
 import type { Rig } from '../../rig';
-import { TOUCHY, WORTH_A_PART } from '../bother';
+import { lowness, TOUCHY, WORTH_A_PART } from '../bother';
 import { checkOf } from '../../checks';
 import { suppliedPorts } from './charging';
 import type { Cost } from './inventory';
@@ -62,6 +62,9 @@ type Weighed = Pick<Found, 'cost' | 'judged' | 'touchy' | 'rough' | 'apart' | 'l
 /** Copying a side over, each time, weighs as much. Ours. */
 const ONE_SIDE = 5;
 
+/** What each dB weighs by which peaks are low. Ours. */
+const LOW_DECIBEL = 5;
+
 /** A note about the plugs, which another lead would cure, weighs more than an adapter to buy, with a piece and a joint more. Ours. */
 const NOTED = 15;
 
@@ -69,7 +72,7 @@ const NOTED = 15;
 const notedIn = ({ findings }: Outcome): number =>
   findings.filter((f) => f.severity === 'note' && (checkOf(f.code)?.cures ?? []).includes('link')).length;
 
-/** Money and bother, and what a hiss, touchy knobs, copper in place of a box, notes about the plugs and a side left empty weigh. */
+/** Money and bother, and what a hiss, a low level, touchy knobs, copper in place of a box, notes about the plugs and a side left empty weigh. */
 export const weightOf = (
   { cost, judged, touchy, rough, apart, lost }: Weighed,
   prefer: Preference = USUAL,
@@ -80,6 +83,7 @@ export const weightOf = (
   (touchy ? TOUCHY : 0) +
   rough +
   NOTED * notedIn(judged) +
+  LOW_DECIBEL * lowness(judged) +
   (isWhole({ judged, apart }) ? 0 : ONE_SIDE);
 
 const PLACES: ReadonlyMap<string, number> = new Map(CATALOGUE.map(({ id }, index) => [id, index]));

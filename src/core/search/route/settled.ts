@@ -4,6 +4,7 @@ import type { Outcome } from '../../judge';
 import type { Rig } from '../../rig';
 import { planGains } from '../levels';
 import { isBetter, settle, type Settled } from '../settings';
+import { lowness } from '../bother';
 import { settleCallIn } from './call-in';
 import type { RouteRequest } from './request';
 
@@ -11,9 +12,9 @@ import type { RouteRequest } from './request';
 export const isFaint = ({ arrives }: Outcome): boolean =>
   arrives.some(({ state, peak }) => state === 'recorded' && peak < FAINTEST);
 
-/** What is clean and faint with its knobs as they were settled, with those that the gain plan gives it. */
+/** What is clean and low with its knobs as they were settled, with those that the gain plan gives it. */
 function raised(settled: Settled): Settled {
-  if (settled.judged.verdict !== 'clean' || !isFaint(settled.judged)) return settled;
+  if (settled.judged.verdict !== 'clean' || lowness(settled.judged) === 0) return settled;
   const { rig, outcome } = planGains(settled.rig);
   return isBetter(outcome, settled.judged)
     ? { ...settled, rig, judged: outcome, facts: allFacts(rig)[0] }
