@@ -4,9 +4,10 @@ import { BOXES } from './boxes';
 import { CALLS } from './calls';
 import { HEADSET } from './headset';
 import { PLAYED } from './played';
+import { TOGETHER } from './together';
 import { USB } from './usb';
 
 /** Requests of the trade with the answers of practice. */
-export const PRACTICE = [...HEADSET, ...USB, ...BOXES, ...CALLS, ...BESIDE, ...PLAYED, ...ASKED];
+export const PRACTICE = [...HEADSET, ...USB, ...BOXES, ...CALLS, ...BESIDE, ...PLAYED, ...ASKED, ...TOGETHER];
 export { against } from './judge';
 export { requestOf, type Answer, type PracticeCase } from './case';

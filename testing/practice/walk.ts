@@ -8,6 +8,61 @@ const givenIn = ({ sources, destinations, through, carried = [] }: RouteRequest)
   ...carried,
 ];
 
+/** Every way over joints from one part to another that comes to nothing twice. */
+function waysOver({ rig }: Route, from: string, to: string): (readonly [part: string, port: string])[][] {
+  const onward = (at: string, seen: readonly string[]): (readonly [string, string])[][] =>
+    rig.joints.flatMap(({ plug, jack }) => {
+      const [near, far] = plug.part === at ? [plug, jack] : [jack, plug];
+      if (near.part !== at || seen.includes(far.part)) return [];
+      const step = [
+        [near.part, near.port],
+        [far.part, far.port],
+      ] as const;
+      if (far.part === to) return [[...step]];
+      return onward(far.part, [...seen, far.part]).map((rest) => [...step, ...rest]);
+    });
+  return onward(from, [from]);
+}
+
+/** Leads on every way from where something stands to where the next thing stands are as long as the way is far. */
+function tooShort(
+  route: Route,
+  { sources, destinations, wishes, throughPlace, distances = [], through }: RouteRequest,
+) {
+  const { parts, purpose } = route.rig;
+  const far = (a?: string, b?: string): number =>
+    distances.find(({ from, to }) => (from === a && to === b) || (from === b && to === a))?.metres ?? 0;
+  const box = through === undefined ? undefined : parts.find(({ part }) => part === through);
+  const wanted = [
+    ...purpose.sources.flatMap((source, n) =>
+      box
+        ? [[source, box.id, far(sources[n]?.place, throughPlace)] as const]
+        : purpose.recorders.map(
+            (host, m) => [source, host, far(sources[n]?.place, destinations[m]?.place)] as const,
+          ),
+    ),
+    ...(box
+      ? purpose.recorders.map((host, m) => [box.id, host, far(throughPlace, destinations[m]?.place)] as const)
+      : []),
+  ];
+  const fromSources = (from: string) => (purpose.sources.includes(from) ? (wishes?.length ?? 0) : 0);
+  return wanted.flatMap(([from, to, metres]) =>
+    waysOver(route, from, to).flatMap((way) => {
+      const ports = way.map(([id, port]) =>
+        findPart(parts.find((p) => p.id === id)?.part ?? '')?.ports.find((one) => one.id === port),
+      );
+      if (ports.some((port) => port?.connector === 'radio')) return [];
+      const ids = [...new Set(way.map(([id]) => id))];
+      const leads = ids
+        .map((id) => parts.find((p) => p.id === id))
+        .map((p) => p?.length ?? findPart(p?.part ?? '')?.length ?? 0);
+      const sum = [...leads, ...ports.map((port) => port?.ownLead ?? 0)].reduce((a, b) => a + b, 0);
+      const least = Math.max(metres, fromSources(from));
+      return sum >= least - 1e-9 ? [] : [`${ids.join(' – ')} is ${sum} m long, not ${least}`];
+    }),
+  );
+}
+
 /**
  * Walks the answer as somebody would who bought the list and plugs it by the joints: what does not fit, is missing or is counted on
  * though nobody has it. Knows nothing of the search; the definition, small and slow.
@@ -63,6 +118,7 @@ export function walk(route: Route, request: RouteRequest): string[] {
     if (socket && 'port' in socket && claimed && !taken.has(`${id}.${socket.port}`))
       wrong.push(`${id} is said to be fed, and nothing is in its socket`);
   }
+  wrong.push(...tooShort(route, request));
   // Money adds up.
   const sum = route.buy.reduce((total, { price }) => total + price, 0);
   if (!route.also && Math.abs(sum - route.cost) > 1e-6)

@@ -79,9 +79,10 @@ function ohmsBetween(
 }
 
 /** A coil of which a line input would leave little. */
-export const isTender = ({ analogue }: OpenEnd): boolean =>
-  analogue?.edge !== undefined &&
-  analogue.pairs.every((pair) => ohmsBetween(analogue.edge?.analogue ?? analogue, pair) > LINE_OHMS);
+export function isTender({ analogue }: OpenEnd): boolean {
+  const upper = analogue?.edge?.analogue;
+  return upper !== undefined && ohmsBetween(upper, loudestPair(upper).pair) > LINE_OHMS;
+}
 
 /** A source by its two loudest contacts straight on every two contacts of a port of a part, either way round. */
 export function onEveryPair(end: OpenEnd, part: Part, port: PartPort): OpenEnd[] {

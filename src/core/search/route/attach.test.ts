@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findPart, supplySockets } from '../../parts';
-import { halved, withHeadphones, withPairs, withSecondLead, withSupply } from './attach';
+import { halved, withHeadphones, withPairs, withSecondLead, withSecondWay, withSupply } from './attach';
 import { chargesThrough, chargingSockets, suppliedPorts } from './charging';
 import { completed } from './complete';
 import { USUAL_BOTHER } from '../bother';
@@ -49,6 +49,39 @@ describe('the other half of a pair', () => {
     expect(halved(whole!)).toBe(false);
     expect(isTaken(whole!, { part: 'line-streamer', port: 'right' })).toBe(true);
     expect(between(whole!).map((p) => p.id)).toEqual(['lead-rca', 'line-streamer', 'lead-rca']);
+  });
+
+  it('lead, DI box and lead once more lead the other output of a keyboard to the next input', () => {
+    const one = lay(
+      ['keyboard', 'lead-jack-ts', 'di-passive', 'lead-xlr', 'recorder-xlr'],
+      [
+        'keyboard.left lead-jack-ts.a',
+        'lead-jack-ts.b di-passive.in',
+        'di-passive.out lead-xlr.holes',
+        'lead-xlr.pins recorder-xlr.mic-1',
+      ],
+    );
+    expect(withSecondLead(one)).toEqual([]);
+    const [both, ...more] = withSecondWay(one);
+    expect(more).toEqual([]);
+    expect(halved(both!)).toBe(false);
+    expect(isTaken(both!, { part: 'recorder-xlr', port: 'mic-2' })).toBe(true);
+    const row = ['lead-jack-ts', 'di-passive', 'lead-xlr'];
+    expect(between(both!).map((p) => p.id)).toEqual([...row, ...row]);
+  });
+
+  it('which a guitar has not, nor a recorder with one socket', () => {
+    const into = (source: string, out: string, host: string, socket: string) =>
+      lay(
+        [source, 'lead-jack-ts', 'pad-jack-40', host],
+        [
+          `${source}.${out} lead-jack-ts.a`,
+          'lead-jack-ts.b pad-jack-40.in',
+          `pad-jack-40.out ${host}.${socket}`,
+        ],
+      );
+    expect(withSecondWay(into('guitar', 'out', 'recorder-line', 'line-left'))).toEqual([]);
+    expect(withSecondWay(into('keyboard', 'left', 'recorder-small', 'mic'))).toEqual([]);
   });
 
   it('a lead with a plug for either side has both pushed in', () => {

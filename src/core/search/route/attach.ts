@@ -215,6 +215,49 @@ export function withSecondLead(layout: Layout): Layout[] {
   });
 }
 
+/** What a joint of a piece leads to, other than by a port of it. */
+function beyond(layout: Layout, piece: string, not: string): { own: string; far: PortRef } | undefined {
+  const all = layout.joints.flatMap(({ plug, jack }) =>
+    plug.part === piece
+      ? [{ own: plug.port, far: jack }]
+      : jack.part === piece
+        ? [{ own: jack.port, far: plug }]
+        : [],
+  );
+  const others = all.filter(({ own }) => own !== not);
+  return all.length === 2 ? others[0] : undefined;
+}
+
+/**
+ * The other output of a source led beside the one that is joined, over the like of everything that stands on that way, to a further
+ * socket of what has one alike: lead, DI box and lead once more.
+ */
+export function withSecondWay(layout: Layout): Layout[] {
+  return layout.sources.flatMap((source) => {
+    const out = layout.joints.flatMap(({ plug, jack }) =>
+      plug.part === source
+        ? [{ own: plug, far: jack }]
+        : jack.part === source
+          ? [{ own: jack, far: plug }]
+          : [],
+    );
+    const [first, ...more] = out;
+    const start = first && sibling(layout, first.own);
+    if (!first || more.length > 0 || !start) return [];
+    let [grown, here, at, pieces] = [layout, { part: source, port: start.id }, first.far, 0];
+    for (let next = beyond(layout, at.part, at.port); next; next = beyond(layout, at.part, at.port)) {
+      const part = pieceOf(layout, at.part)?.part;
+      if (!part || part.host) return [];
+      const second = withPiece(grown, part);
+      grown = withJoint(second.layout, here, { part: second.id, port: at.port });
+      [here, at, pieces] = [{ part: second.id, port: next.own }, next.far, pieces + 1];
+      const end = sibling(grown, at);
+      if (end && pieces > 1) return [withJoint(grown, here, { part: at.part, port: end.id })];
+    }
+    return [];
+  });
+}
+
 /** Sources of which one output of a pair is joined and the other is left loose: half of them would be missing. */
 export const halved = (layout: Layout): boolean =>
   layout.sources.some((id) => {

@@ -1,5 +1,13 @@
 import { supplySockets, isWornToListen } from '../../parts';
-import { halved, withHeadphones, withPairs, withSecondLead, withSupply, type Stock } from './attach';
+import {
+  halved,
+  withHeadphones,
+  withPairs,
+  withSecondLead,
+  withSecondWay,
+  withSupply,
+  type Stock,
+} from './attach';
 import { withCallers } from './call-in';
 import { withCarried } from './carried';
 import { chargingSockets, suppliedPorts } from './charging';
@@ -48,7 +56,8 @@ export function completed(bare: Layout, request: RouteRequest, stock: Stock): La
   const paired = withPairs(bare);
   // One side of a pair is enough for who asks for mono, or for a side or track a source.
   const half = wishes.channels !== 'mono' && wishes.channels !== 'apart' && halved(paired);
-  const single = half ? withSecondLead(paired).filter((layout) => !halved(layout)) : [paired];
+  const doubled = (layout: Layout) => [...withSecondLead(layout), ...withSecondWay(layout)];
+  const single = half ? doubled(paired).filter((layout) => !halved(layout)) : [paired];
   // Both sides may leave a box by a lead each.
   const whole =
     wishes.channels === 'stereo' || wishes.channels === 'mixed'

@@ -311,13 +311,13 @@ export class Search {
     return this.step();
   }
 
-  /** Takes over what another search of the same pass has found. */
+  /** Takes over what another search of the same pass has found, be it that it waits here to be judged. */
   adopt(found: readonly Found[]): void {
+    const known = new Set(this.found.map(({ layout }) => this.verdicts.shapeOf(layout)));
     for (const one of found) {
       const key = this.verdicts.shapeOf(one.layout);
-      if (this.seen.has(key)) continue;
       this.seen.add(key);
-      this.keep(one);
+      if (!known.has(key)) this.keep(one);
     }
   }
 
@@ -426,6 +426,11 @@ export class Search {
     const layout = cheapest?.stream.step();
     if (cheapest) cheapest.bound = cheapest.stream.bound;
     if (layout) for (const one of this.wholes(layout)) this.offer(one);
+    // What is completed weighs far more than its chain may: the first are judged at once, for something to measure the rest by.
+    if (layout && this.found.length === 0 && this.judged < MOST_TRIES) {
+      const next = this.waiting.pop();
+      if (next) this.decide(next.layout, next.cost);
+    }
     return true;
   }
 }

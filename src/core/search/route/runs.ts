@@ -19,6 +19,26 @@ export const wayBetween = (layout: Layout, from: string, to: string): Stop[] | u
     return piece ? [{ piece, ...ports }] : [];
   });
 
+/** Joints of a layout without those of a piece but one. */
+const onlyBy = ({ joints }: Layout, id: string, kept: string) =>
+  joints.filter(({ id: own, plug, jack }) => own === kept || (plug.part !== id && jack.part !== id));
+
+/**
+ * A way from one piece to another for each plug or socket at either end that leads there: both halves of a pair, and what goes by a
+ * second output.
+ */
+export function waysBetween(layout: Layout, from: string, to: string): Stop[][] {
+  const ways = [from, to].flatMap((end) =>
+    layout.joints
+      .filter(({ plug, jack }) => plug.part === end || jack.part === end)
+      .flatMap(({ id }): Stop[][] => {
+        const way = wayBetween({ ...layout, joints: onlyBy(layout, end, id) }, from, to);
+        return way ? [way] : [];
+      }),
+  );
+  return [...new Map(ways.map((way) => [way.map(({ piece }) => piece.id).join(), way])).values()];
+}
+
 const portOf = ({ part }: Piece, id: string | undefined) => part.ports.find((port) => port.id === id);
 
 /** Metres that a way bridges; radio bridges whatever there is. */
@@ -90,16 +110,19 @@ const longRuns = (way: readonly Stop[]): number =>
 /** A long stretch that leads without balance bridge piece by piece: whatever hangs between them would have to lie on the way. */
 const isPieced = (layout: Layout, { from, to, metres }: Stretch): boolean =>
   metres > UNBALANCED_METRES &&
-  runsOn(wayBetween(layout, from, to) ?? [])
-    .filter(({ balanced }) => !balanced)
-    .reduce((sum, run) => sum + run.metres, 0) > UNBALANCED_METRES;
+  waysBetween(layout, from, to).some(
+    (way) =>
+      runsOn(way)
+        .filter(({ balanced }) => !balanced)
+        .reduce((sum, run) => sum + run.metres, 0) > UNBALANCED_METRES,
+  );
 
 /** How many runs of the worst way of a layout are longer without balance than practice allows. */
 export function overruns(layout: Layout, request: RouteRequest): number {
   if (betweenPieces(layout).every(({ part, length }) => (length ?? part.length ?? 0) <= SHORT_METRES))
     return 0;
   const runs = layout.sources.flatMap((source) =>
-    layout.recorders.map((recorder) => longRuns(wayBetween(layout, source, recorder) ?? [])),
+    layout.recorders.flatMap((recorder) => waysBetween(layout, source, recorder).map(longRuns)),
   );
   const pieced = stretchesOf(layout, request).some((stretch) => isPieced(layout, stretch));
   return Math.max(pieced ? 1 : 0, ...runs);
@@ -111,20 +134,24 @@ const SHORT_METRES = 2;
 /** Every distance is bridged. */
 export const isBridged = (layout: Layout, stretches: readonly Stretch[]): boolean =>
   stretches.every(({ from, to, metres }) => {
-    const way = wayBetween(layout, from, to);
-    return way !== undefined && metresOf(way) >= metres - 1e-9;
+    const ways = waysBetween(layout, from, to);
+    return ways.length > 0 && ways.every((way) => metresOf(way) >= metres - 1e-9);
   });
 
+type Owned = (piece: Piece, atLeast: number) => number | undefined;
+
+/** A layout in which every way over a stretch is long enough: the lead that is best made longer is. */
+function lengthened(layout: Layout, stretch: Stretch, owned: Owned): Layout | undefined {
+  const ways = waysBetween(layout, stretch.from, stretch.to);
+  if (ways.length === 0) return undefined;
+  const short = ways.find((way) => metresOf(way) < stretch.metres - 1e-9);
+  const grown = short && longer(layout, short, stretch.metres, owned);
+  return short ? grown && lengthened(grown, stretch, owned) : layout;
+}
+
 /** The lead that is best made long enough for a way: balanced before unbalanced, sound before numbers, then the first. */
-function lengthened(
-  layout: Layout,
-  { from, to, metres }: Stretch,
-  owned: (piece: Piece, atLeast: number) => number | undefined,
-) {
-  const way = wayBetween(layout, from, to);
-  if (!way) return undefined;
+function longer(layout: Layout, way: readonly Stop[], metres: number, owned: Owned): Layout | undefined {
   const missing = metres - metresOf(way);
-  if (missing <= 1e-9) return layout;
   const choices = way.flatMap(({ piece }, at) => {
     if (!growsLong(piece.part)) return [];
     const wanted = (piece.length ?? piece.part.length ?? 0) + missing;

@@ -1,9 +1,9 @@
 import { FAINTEST } from '../../checks';
 import { allFacts } from '../../engine';
-import type { Outcome } from '../../judge';
-import type { Rig } from '../../rig';
-import { planGains } from '../levels';
-import { isBetter, settle, type Settled } from '../settings';
+import { bareOutcomeFrom, type Outcome } from '../../judge';
+import { applyEdit, type Rig } from '../../rig';
+import { keepsItsSides, planGains } from '../levels';
+import { isBetter, settle, sideThrows, type Settled } from '../settings';
 import { lowness } from '../bother';
 import { settleCallIn } from './call-in';
 import type { RouteRequest } from './request';
@@ -21,6 +21,25 @@ function raised(settled: Settled): Settled {
     : settled;
 }
 
+/** So many ways of leading the sides of a source apart are tried. */
+const MOST_SPREADS = 8;
+
+/** With the channels that the two sides of a source come in by led to a side each, where they are summed as they were settled. */
+function spread(settled: Settled, { wishes }: RouteRequest): Settled {
+  const { rig, judged, facts } = settled;
+  if (wishes?.channels !== 'stereo' || judged.verdict !== 'clean') return settled;
+  const summed = judged.arrives.find((arrival) => !keepsItsSides(facts, arrival));
+  if (!summed) return settled;
+  for (const edits of sideThrows(facts, summed.source).slice(0, MOST_SPREADS)) {
+    const other = edits.reduce(applyEdit, rig);
+    const all = allFacts(other);
+    const outcome = bareOutcomeFrom(all);
+    if (outcome.verdict === 'clean' && outcome.arrives.every((arrival) => keepsItsSides(all[0], arrival)))
+      return { ...settled, rig: other, judged: outcome, facts: all[0] };
+  }
+  return settled;
+}
+
 /** A rig with its switches and knobs as a request wants them. */
-export const settledFor = (rig: Rig, { wishes }: RouteRequest): Settled =>
-  raised((wishes?.callers ? settleCallIn : settle)(rig));
+export const settledFor = (rig: Rig, request: RouteRequest): Settled =>
+  raised(spread((request.wishes?.callers ? settleCallIn : settle)(rig), request));

@@ -44,6 +44,10 @@ function entriesFor(part: Part, half: Half): PartPort[] {
   return known.filter((port) => mate(half, port).fits);
 }
 
+/** Whether copper leads on from where a part is entered, past whatever stages it has. */
+const leadsPast = (part: Part, port: PartPort): boolean =>
+  exitsOf(part, port).some((exit) => isCoupled(part, port, exit));
+
 /** The same for every way through a part from one half; worked out once. */
 function once(ask: Want['beyond']): Want['beyond'] {
   const known = new WeakMap<Part, Map<string, readonly Level[]>>();
@@ -98,9 +102,10 @@ function toBeFed(starts: readonly OpenEnd[], volts: number): Want {
     at,
     beyond: once(({ part, passive, gives }, half, level) => {
       const isEnough = gives >= volts;
-      if (level === FED) return levels([passive, FED], [isEnough, 0]);
+      const goesOn = isPassive(part) || entriesFor(part, half).some((port) => leadsPast(part, port));
+      if (level === FED) return levels([passive || goesOn, FED], [isEnough, 0]);
       return levels(
-        [isPassive(part), SPARINGLY],
+        [goesOn, SPARINGLY],
         [passive && !isPassive(part), FED],
         [isEnough && feedsWell(part, entriesFor(part, half)), 0],
       );
@@ -125,10 +130,7 @@ const sparedIn = kept((part, port, coil): readonly Level[] => {
     const beyond = ends.flatMap((end) => throughPart(part, port, end));
     return levels([beyond.some(isTender), TENDER], [!beyond.every(isTender), 0]);
   }
-  return levels(
-    [exitsOf(part, port).some((exit) => isCoupled(part, port, exit)), TENDER],
-    [ends.some((end) => !isBoundToDull(part, port, end)), 0],
-  );
+  return levels([leadsPast(part, port), TENDER], [ends.some((end) => !isBoundToDull(part, port, end)), 0]);
 });
 
 /** To meet a load that spares its coil. */

@@ -39,13 +39,17 @@ function soundsOf({ voices, playing, playsAt }: Facts, finding: Finding): readon
   ].map(({ id }) => id);
 }
 
-/**
- * Whether a switch or knob can change how loud those sounds are anywhere that a finding is about: it does more than set the gain of
- * stages, or one of those stages carries one of them. Sound that does not enter a stage is not changed by it, whatever its gain.
- */
+/** Whether a switch or knob can change how loud those sounds are anywhere that a finding is about. */
 export function bearsOn(facts: Facts, finding: Finding): (edit: RigEdit) => boolean {
   const sounds = soundsOf(facts, finding);
-  if (sounds.length === 0) return () => true;
+  return sounds.length === 0 ? () => true : moves(facts, sounds);
+}
+
+/**
+ * Whether a switch or knob can change how loud some sounds are: it does more than set the gain of stages, or one of those stages
+ * carries one of them. Sound that does not enter a stage is not changed by it, whatever its gain.
+ */
+export function moves(facts: Facts, sounds: readonly string[]): (edit: RigEdit) => boolean {
   const senses = sensesOf(facts);
   const enters = ({ from }: GainPath, placed: string): boolean => {
     const sense = senses.get(`${placed}/${from}`);

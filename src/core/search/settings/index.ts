@@ -10,3 +10,4 @@ export { gainEdits } from './gains';
 export type { Settled } from './settle';
 export { isHopeless, settle, withoutNeedless } from './settle';
 export { isBetter, polish } from './polish';
+export { sideThrows } from './twins';

@@ -110,6 +110,38 @@ describe('two channels of a desk that are to be kept apart', () => {
   });
 });
 
+describe('a source that stands on a side for good, and another that can be panned', () => {
+  it('the other is panned away from it', () => {
+    const { rig, judged } = settle(
+      layRig({
+        parts: {
+          deck: 'deck',
+          voice: 'dynamic-xlr',
+          into: 'lead-jack-rca',
+          cable: 'lead-xlr',
+          desk: 'mixer-rca-only',
+          lead: 'lead-rca-pair-trs',
+          camera: 'camera-trs',
+        },
+        joints: [
+          'into.rca deck.left',
+          'into.big desk.pair-1-left',
+          'cable.holes voice.out',
+          'cable.pins desk.mic-1',
+          'lead.left desk.tape-left',
+          'lead.right desk.tape-right',
+          'lead.small camera.mic',
+        ],
+        others: ['voice'],
+        apart: true,
+      }),
+    );
+    expect(judged.verdict).toBe('clean');
+    expect(judged.arrives.map(({ channels }) => channels).sort()).toEqual(['left', 'right']);
+    expect(rig.parts.find(({ id }) => id === 'desk')!.settings?.['pan-mic-1']).toBe('right');
+  });
+});
+
 describe('a pair on two inputs with a gain each', () => {
   // Either gain alone leaves the other side clipped; a stereo pair is set alike (common practice).
   it.each([

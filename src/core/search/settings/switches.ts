@@ -67,6 +67,17 @@ function closingPlaces(part: Part): ReadonlySet<string> {
 const closes = ({ part }: LaidPart, edit: RigEdit): boolean =>
   edit.kind === 'set' && closingPlaces(part).has(`${edit.setting} ${edit.option}`);
 
+/** A switch that is put to another place. */
+export type Throw = Extract<RigEdit, { kind: 'set' }>;
+
+/** Every other place of every switch that does more there than shut what passes, and feeds nothing. */
+export const allThrows = (rig: Rig): Throw[] =>
+  laidParts(rig)
+    .flatMap((l) =>
+      turned(l, (id) => !feedingSwitches(l.part).includes(id)).filter((edit) => !closes(l, edit)),
+    )
+    .filter((edit) => edit.kind === 'set');
+
 /** Switches that might cure a finding, the one that it names first; the same edit only once. */
 export function switchesFor(rig: Rig, finding: Finding): RigEdit[] {
   const laid = laidParts(rig);

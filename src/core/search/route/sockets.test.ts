@@ -1,0 +1,33 @@
+import { describe, expect, it } from 'vitest';
+import { findPart } from '../../parts';
+import { couldSeparate, outputsOf } from './sockets';
+
+const part = (id: string) => findPart(id)!;
+
+describe('what could stand in the middle of several things', () => {
+  it.each([
+    ['splitter-headphones', 2],
+    ['receiver-two-channel', 1],
+    ['mobile-voice', 1],
+    ['interface-small', 2],
+    ['mixer-rca-only', 3],
+  ])('%s gives on what enters it by so many ports at the most: %i', (id, outputs) => {
+    expect(outputsOf(part(id))).toBe(outputs);
+  });
+
+  it('a mixer with a left and a right, and a device with two channels, keep two sources apart', () => {
+    for (const id of ['mixer-rca-only', 'mixer-large', 'interface-two-inputs', 'receiver-two-channel'])
+      expect(couldSeparate(part(id), 2), id).toBe(true);
+  });
+
+  it('what has one channel does not, however many sockets it has', () => {
+    for (const id of [
+      'mobile-guitar',
+      'mobile-voice',
+      'interface-one-input',
+      'headphone-amplifier',
+      'usb-sound-trs',
+    ])
+      expect(couldSeparate(part(id), 2), id).toBe(false);
+  });
+});
