@@ -233,9 +233,12 @@ function isPadded(b: Found, a: Found, prefer?: Preference): boolean {
   const givesMore = givesOf(b).some((one) => !given.includes(one));
   // What spares the treble is wanted for that: a pick-up on an input of its own.
   const isAsBright = a.lost - b.lost <= HARDLY;
+  // So is what brings up a level that no knob can raise.
+  const isAsLoud = lowness(a.judged) - lowness(b.judged) < WORTH_A_PART;
   return (
     !givesMore &&
     isAsBright &&
+    isAsLoud &&
     (isClear(a, prefer) || qualityOf(b.judged) < qualityOf(a.judged) + WORTH_A_PART)
   );
 }
@@ -254,7 +257,8 @@ function sameSound(a: Layout, b: Layout): boolean {
 export function isBoundToPad(layout: Layout, a: Found, prefer?: Preference): boolean {
   const given = givesOf(a);
   return (
-    ((isClear(a, prefer) && a.lost <= HARDLY) || sameSound(layout, a.layout)) &&
+    ((isClear(a, prefer) && a.lost <= HARDLY && lowness(a.judged) < WORTH_A_PART) ||
+      sameSound(layout, a.layout)) &&
     isWhole(a) &&
     hasMore({ layout, kind: layout.kind }, a) &&
     laidOut(layout).every((one) => given.includes(one))

@@ -15,14 +15,18 @@ function firstPlace({ stages, input, number }: Chain): string | undefined {
   return first.is === 'converter' ? `${input} ${number}` : `${first.placed} ${next?.path?.from ?? ''}`;
 }
 
-/** Unlike sources that copper joins ahead of everything: each loads the other, and no knob behind sets one against the other. */
+const hasCoil = (part: Part | undefined): boolean =>
+  part?.circuit.some(({ kind }) => kind === 'inductor') ?? false;
+
+/** Unlike sources, or coils, that copper joins ahead of everything: each loads the other, and no knob behind sets one against the other. */
 function isHeaped(rig: Rig, chains: readonly Chain[]): boolean {
   const kinds = new Map<string, Set<string>>();
   for (const chain of chains) {
     const place = firstPlace(chain);
-    const part = partOf(rig, chain.source)?.id;
+    const part = partOf(rig, chain.source);
     if (place === undefined || part === undefined) continue;
-    kinds.set(place, (kinds.get(place) ?? new Set()).add(part));
+    const name = hasCoil(part) ? chain.source : part.id;
+    kinds.set(place, (kinds.get(place) ?? new Set()).add(name));
   }
   return [...kinds.values()].some(({ size }) => size > 1);
 }
