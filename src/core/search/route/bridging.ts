@@ -22,12 +22,13 @@ const byRadio = ({ ports }: Part): boolean => ports.some(({ connector }) => conn
 /** How far a chain has bridged a distance: not yet, by a balanced run that has to end well, or as it should. */
 export type Bridged = 'not' | 'open' | 'well';
 
-/** A balanced run has to end in what takes both its legs; numbers and radio need nothing more. */
+/** A balanced run has to end in what takes both its legs; numbers and radio need nothing more. `byNumbers`: a lead for them may reach so far. */
 export const bridging =
-  (endsAtGoal: boolean) =>
+  (endsAtGoal: boolean, byNumbers: boolean) =>
   (part: Part, before: Bridged): Bridged => {
     if (before === 'well' || byRadio(part)) return 'well';
-    if (canBeLong(part)) return endsAtGoal || part.ports.some(isDigital) ? 'well' : 'open';
+    if (canBeLong(part) && part.ports.some(isDigital)) return byNumbers ? 'well' : before;
+    if (canBeLong(part)) return endsAtGoal ? 'well' : 'open';
     return before === 'open' && takesBalanced(part) ? 'well' : before;
   };
 

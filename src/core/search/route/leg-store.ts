@@ -1,5 +1,6 @@
 import { isPassiveLink, type Part, type PartPort } from '../../parts';
 import { couldRecord, isBare, passes, sendsOf, type OpenEnd } from '../ends';
+import { LONGEST_RUN } from '../../checks';
 import { UNBALANCED_METRES } from '../../engine/levels';
 import { IN_LINE, SHARED_OUT } from '../bother';
 import { needsHub } from './carried';
@@ -27,6 +28,12 @@ const farOut = (request: RouteRequest, place: string | undefined): boolean =>
   apart(request, request.throughPlace, place) > UNBALANCED_METRES;
 const farIn = (request: RouteRequest, place: string | undefined): boolean =>
   Math.max(request.wishes?.length ?? 0, apart(request, place, request.throughPlace)) > UNBALANCED_METRES;
+
+/** Whether a lead for numbers, with one for sound that need not be balanced, may reach over the shortest of the distances that are asked for. */
+const reachByNumbers = ({ wishes, distances = [] }: RouteRequest): boolean => {
+  const all = [wishes?.length ?? 0, ...distances.map(({ metres }) => metres)].filter((metres) => metres > 0);
+  return Math.min(...all) <= LONGEST_RUN + UNBALANCED_METRES;
+};
 
 /** Legs that ask for the same way are one. */
 export class LegStore {
@@ -147,7 +154,7 @@ export class LegStore {
         ...((charges || carries > 0) && { via: viaBoxes(ground.pool, charges, carries) }),
         ...(ground.far &&
           (ground.middle ? farOut(ground.request, recorderPlace) : true) &&
-          viaFar(ground.pool, starts, recorder.part)),
+          viaFar(ground.pool, starts, recorder.part, reachByNumbers(ground.request))),
         ...(first?.part.power && { extra: ground.extra }),
       });
     });
@@ -183,7 +190,7 @@ export class LegStore {
         ...(ground.far &&
           ground.middle &&
           farIn(ground.request, place) &&
-          viaFar(ground.pool, starts, middle)),
+          viaFar(ground.pool, starts, middle, reachByNumbers(ground.request))),
         accepts: (port, end) => passes(middle, port, end),
         always: true,
       });

@@ -12,14 +12,15 @@ export const passesCharge = (part: Part): boolean =>
 interface Vias {
   boxes?: Map<string, ReadonlySet<Part>>;
   far?: ReadonlySet<Part>;
-  balancers?: ReadonlySet<Part>;
+  /** Where numbers reach as far, and where they do not. */
+  balancers: Map<boolean, ReadonlySet<Part>>;
   takers?: ReadonlySet<Part>;
 }
 
 const kept = new WeakMap<Pool, Vias>();
 
 function keptFor(pool: Pool): Vias {
-  const known = kept.get(pool) ?? {};
+  const known = kept.get(pool) ?? { balancers: new Map<boolean, ReadonlySet<Part>>() };
   kept.set(pool, known);
   return known;
 }
@@ -37,9 +38,9 @@ export function viaBoxes(pool: Pool, charges: boolean, more: number): ReadonlySe
   return found;
 }
 
-/** What makes a long run sound: an output that is balanced, numbers, radio. */
-const endsUnbalance = (part: Part): boolean =>
-  part.bus !== undefined ||
+/** What makes a long run sound: an output that is balanced, radio, numbers where they reach so far. */
+const endsUnbalance = (part: Part, byNumbers = true): boolean =>
+  (byNumbers && part.bus !== undefined) ||
   part.ports.some((port) => port.connector === 'radio' || (port.direction === 'out' && isBalanced(port)));
 
 /** Parts that a chain has to lead through, and how far what follows them bridges. */
@@ -50,15 +51,17 @@ export interface Via {
 
 /**
  * What a chain that reaches far has to lead through: what ends the unbalance, where none of its beginnings is balanced, and then what
- * bridges; else also what takes a balanced run, or leads that can be balanced where the goal itself takes it.
+ * bridges; else also what takes a balanced run, or leads that can be balanced where the goal itself takes it. `byNumbers`: a lead for
+ * numbers may reach so far.
  */
-export function viaFar(pool: Pool, starts: readonly OpenEnd[], goal: Part): Via {
+export function viaFar(pool: Pool, starts: readonly OpenEnd[], goal: Part, byNumbers: boolean): Via {
   const kept = keptFor(pool);
-  if (!starts.some(({ port, digital }) => digital !== undefined || isBalanced(port)))
-    return {
-      via: (kept.balancers ??= new Set(pool.parts.filter(endsUnbalance))),
-      bridges: bridging(endsBalanced(goal)),
-    };
+  if (!starts.some(({ port, digital }) => digital !== undefined || isBalanced(port))) {
+    const via =
+      kept.balancers.get(byNumbers) ?? new Set(pool.parts.filter((part) => endsUnbalance(part, byNumbers)));
+    kept.balancers.set(byNumbers, via);
+    return { via, bridges: bridging(endsBalanced(goal), byNumbers) };
+  }
   if (!endsBalanced(goal) && !starts.some(({ digital }) => digital)) {
     const takes = (part: Part) => takesBalanced(part) || (!isWiring(part) && endsUnbalance(part));
     return { via: (kept.takers ??= new Set(pool.parts.filter(takes))) };
