@@ -190,17 +190,17 @@ function sibling(layout: Layout, ref: PortRef): PartPort | undefined {
   return free.find((other) => !channelsOf(piece.part, other).some((c) => channels.has(c))) ?? free[0];
 }
 
+/** Every joint of a piece: its own end, and the other. */
+const jointsAt = ({ joints }: Layout, id: string): { own: PortRef; far: PortRef }[] =>
+  joints.flatMap(({ plug, jack }) =>
+    plug.part === id ? [{ own: plug, far: jack }] : jack.part === id ? [{ own: jack, far: plug }] : [],
+  );
+
 /** A second lead beside one between two parts that have a further socket alike at either end. */
 export function withSecondLead(layout: Layout): Layout[] {
   return layout.pieces.flatMap((lead) => {
     if (!isPlainLink(lead.part) || lead.part.ports.some(isDigital)) return [];
-    const ends = layout.joints.flatMap(({ plug, jack }) =>
-      plug.part === lead.id
-        ? [{ own: plug, far: jack }]
-        : jack.part === lead.id
-          ? [{ own: jack, far: plug }]
-          : [],
-    );
+    const ends = jointsAt(layout, lead.id);
     if (ends.length !== 2) return [];
     const second = withPiece(layout, lead.part);
     let grown: Layout | undefined = second.layout;
@@ -215,17 +215,10 @@ export function withSecondLead(layout: Layout): Layout[] {
   });
 }
 
-/** What a joint of a piece leads to, other than by a port of it. */
-function beyond(layout: Layout, piece: string, not: string): { own: string; far: PortRef } | undefined {
-  const all = layout.joints.flatMap(({ plug, jack }) =>
-    plug.part === piece
-      ? [{ own: plug.port, far: jack }]
-      : jack.part === piece
-        ? [{ own: jack.port, far: plug }]
-        : [],
-  );
-  const others = all.filter(({ own }) => own !== not);
-  return all.length === 2 ? others[0] : undefined;
+/** The other of the two joints of a piece; undefined where it has more or fewer. */
+function onward(layout: Layout, { part, port }: PortRef): { own: PortRef; far: PortRef } | undefined {
+  const all = jointsAt(layout, part);
+  return all.length === 2 ? all.find(({ own }) => own.port !== port) : undefined;
 }
 
 /**
@@ -234,23 +227,16 @@ function beyond(layout: Layout, piece: string, not: string): { own: string; far:
  */
 export function withSecondWay(layout: Layout): Layout[] {
   return layout.sources.flatMap((source) => {
-    const out = layout.joints.flatMap(({ plug, jack }) =>
-      plug.part === source
-        ? [{ own: plug, far: jack }]
-        : jack.part === source
-          ? [{ own: jack, far: plug }]
-          : [],
-    );
-    const [first, ...more] = out;
+    const [first, ...more] = jointsAt(layout, source);
     const start = first && sibling(layout, first.own);
     if (!first || more.length > 0 || !start) return [];
     let [grown, here, at, pieces] = [layout, { part: source, port: start.id }, first.far, 0];
-    for (let next = beyond(layout, at.part, at.port); next; next = beyond(layout, at.part, at.port)) {
+    for (let next = onward(layout, at); next; next = onward(layout, at)) {
       const part = pieceOf(layout, at.part)?.part;
       if (!part || part.host) return [];
       const second = withPiece(grown, part);
       grown = withJoint(second.layout, here, { part: second.id, port: at.port });
-      [here, at, pieces] = [{ part: second.id, port: next.own }, next.far, pieces + 1];
+      [here, at, pieces] = [{ part: second.id, port: next.own.port }, next.far, pieces + 1];
       const end = sibling(grown, at);
       if (end && pieces > 1) return [withJoint(grown, here, { part: at.part, port: end.id })];
     }

@@ -70,12 +70,14 @@ const closes = ({ part }: LaidPart, edit: RigEdit): boolean =>
 /** A switch that is put to another place. */
 export type Throw = Extract<RigEdit, { kind: 'set' }>;
 
-/** Every other place of every switch that does more there than shut what passes, and feeds nothing. */
+/** Every other place of every switch of a part that does more there than shut what passes, and feeds nothing. */
+const throwsOf = (laid: LaidPart): RigEdit[] =>
+  turned(laid, (id) => !feedingSwitches(laid.part).includes(id)).filter((edit) => !closes(laid, edit));
+
+/** The same of every part. */
 export const allThrows = (rig: Rig): Throw[] =>
   laidParts(rig)
-    .flatMap((l) =>
-      turned(l, (id) => !feedingSwitches(l.part).includes(id)).filter((edit) => !closes(l, edit)),
-    )
+    .flatMap(throwsOf)
     .filter((edit) => edit.kind === 'set');
 
 /** Switches that might cure a finding, the one that it names first; the same edit only once. */
@@ -93,11 +95,7 @@ export function switchesFor(rig: Rig, finding: Finding): RigEdit[] {
   });
   if (may(finding, 'feed')) return unique([...named, ...feeding]);
   if (named.length > 0 || !may(finding, 'switch', 'choice', 'send')) return named;
-  return unique(
-    laid.flatMap((l) =>
-      turned(l, (id) => !feedingSwitches(l.part).includes(id)).filter((edit) => !closes(l, edit)),
-    ),
-  );
+  return unique(laid.flatMap(throwsOf));
 }
 
 const unique = (edits: readonly RigEdit[]): RigEdit[] => [
