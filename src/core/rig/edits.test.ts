@@ -221,6 +221,21 @@ describe('edits', () => {
     ).toBeUndefined();
   });
 
+  it('what is said anew of a session leaves the rest of it as it was', () => {
+    const edits: RigEdit[] = [
+      { kind: 'session', session: { minutes: 90 } },
+      { kind: 'session', session: { charge: { phone: 0.5 } } },
+      { kind: 'session', session: { load: 'film', charge: { receiver: 0.8 } } },
+      { kind: 'session', session: { charge: { phone: 1 } } },
+    ];
+    const planned = edits.reduce<Rig>(applyEdit, rig);
+    expect(planned.surroundings.session).toEqual({ minutes: 90, load: 'film', charge: { receiver: 0.8 } });
+    const open = applyEdit(planned, { kind: 'session', session: { load: null } });
+    expect(open.surroundings.session).toEqual({ minutes: 90, charge: { receiver: 0.8 } });
+    expect(applyEdit(rig, { kind: 'session', session: { load: 'film' } })).toBe(rig);
+    expect(applyEdit(open, { kind: 'session' }).surroundings.session).toBeUndefined();
+  });
+
   it('finds free names', () => {
     expect(freshId('lead', new Set(['lead', 'lead-2']))).toBe('lead-3');
   });

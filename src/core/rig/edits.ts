@@ -14,18 +14,16 @@ import {
   samePort,
 } from './lookup';
 import { makeOwn } from './own-parts';
-import { forgetPart, putPerson, takenIds, takePerson } from './people';
-import { putAir, putRoom, putSession, putSite } from './surroundings';
+import { forgetPart, putPerson, takenIds, takePerson, type PersonSaid } from './people';
+import { putAir, putRoom, putSession, putSite, type SessionSaid } from './surroundings';
 import type {
   Joint,
   PlacedPart,
   PolicyNote,
-  Person,
   Placing,
   PortRef,
   Rig,
   Room,
-  Session,
   SettingValue,
   VoiceEffort,
 } from './types.generated';
@@ -74,14 +72,14 @@ export type RigEdit =
   | { readonly kind: 'voice'; readonly voice: VoiceEffort }
   /** The strip or outlet of a part; empty: somewhere. */
   | { readonly kind: 'outlet'; readonly part: string; readonly place: string }
-  /** What is planned; none takes the plan away. */
-  | { readonly kind: 'session'; readonly session?: Session }
+  /** What is said anew of the plan; nothing takes the plan away. */
+  | { readonly kind: 'session'; readonly session?: SessionSaid }
   | { readonly kind: 'site'; readonly hertz?: 50 | 60; readonly wet?: boolean }
   /** Where a loudspeaker stands to a microphone. */
   | { readonly kind: 'air'; readonly placing: Placing }
   | { readonly kind: 'room'; readonly room: Room }
-  /** Somebody who comes into the room, or is said anew. */
-  | { readonly kind: 'person'; readonly person: Person }
+  /** Somebody who comes into the room, or what is said anew of them. */
+  | { readonly kind: 'person'; readonly person: PersonSaid }
   | { readonly kind: 'leave'; readonly person: string }
   | { readonly kind: 'distance'; readonly part: string; readonly metres: number }
   | { readonly kind: 'own'; readonly part: string; readonly as: Part }

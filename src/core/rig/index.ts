@@ -45,4 +45,5 @@ export type { WayStop } from './way';
 export { wayOver } from './way';
 export { matchPorts } from './match-ports';
 export { makeOwn, withOwnParts, withUsedParts } from './own-parts';
-export { peopleOf, placed as placedAnew, speakerAt } from './people';
+export { peopleOf, speakerAt, type PersonSaid } from './people';
+export type { SessionSaid } from './surroundings';

@@ -37,14 +37,40 @@ function fits(rig: Rig, { id, name, microphone, wears, places = [] }: Person): b
   );
 }
 
-/** A person as now said; one who is new stands last. The same rig where it names what is not there. */
-export function putPerson(rig: Rig, person: Person): Rig {
-  if (!fits(rig, person)) return rig;
+/** What is said anew of a person; null takes it away. */
+export interface PersonSaid extends Partial<Pick<Person, 'name' | 'places'>> {
+  readonly id: string;
+  readonly microphone?: string | null;
+  readonly wears?: string | null;
+}
+
+/** Where somebody stands, with what is said anew of it part by part. */
+const placesAnew = (before: readonly Stand[], said: readonly Stand[]): readonly Stand[] => [
+  ...before.filter(({ part }) => !said.some((one) => one.part === part)),
+  ...said.map((one) => ({ ...before.find(({ part }) => part === one.part), ...one })),
+];
+
+function saidAnew(before: Person | undefined, said: PersonSaid): Person {
+  const { id, name, microphone, wears, places } = { ...before, ...said };
+  const stands = said.places ? placesAnew(before?.places ?? [], said.places) : (places ?? []);
+  return {
+    id,
+    name: name ?? '',
+    ...(typeof microphone === 'string' && { microphone }),
+    ...(typeof wears === 'string' && { wears }),
+    ...(stands.length > 0 && { places: stands }),
+  };
+}
+
+/** A person with what is said anew of them; one who is new stands last. The same rig where it names what is not there. */
+export function putPerson(rig: Rig, said: PersonSaid): Rig {
   const people = peopleOf(rig);
-  const known = people.some(({ id }) => id === person.id);
+  const before = people.find(({ id }) => id === said.id);
+  const person = saidAnew(before, said);
+  if (!fits(rig, person)) return rig;
   return withPeople(
     rig,
-    known ? people.map((one) => (one.id === person.id ? person : one)) : [...people, person],
+    before ? people.map((one) => (one.id === person.id ? person : one)) : [...people, person],
   );
 }
 
@@ -73,14 +99,4 @@ export function forgetPart(rig: Rig, part: string): Rig {
       };
     }),
   );
-}
-
-/** A person with another place to a part; what was said of it before stands where nothing new is said. */
-export function placed(person: Person, stand: Stand): Person {
-  const before = person.places ?? [];
-  const places = [
-    ...before.filter(({ part }) => part !== stand.part),
-    { ...before.find(({ part }) => part === stand.part), ...stand },
-  ];
-  return { ...person, places };
 }

@@ -1,5 +1,5 @@
 import { LIMITS } from './limits';
-import type { Placing, Rig, Room, Session } from './types.generated';
+import type { Placing, Rig, Room, Session, SessionLoad } from './types.generated';
 
 const among = (value: number | undefined, from: number, to: number): boolean =>
   value === undefined || (value >= from && value <= to);
@@ -23,11 +23,26 @@ export const putRoom = (rig: Rig, room: Room): Rig =>
     ? { ...rig, surroundings: { ...rig.surroundings, room: { ...rig.surroundings.room, ...room } } }
     : rig;
 
-/** What is planned; none takes the plan away, one of no length or too long changes nothing. */
-export function putSession(rig: Rig, planned: Session | undefined): Rig {
-  const { session: _old, ...rest } = rig.surroundings;
-  if (planned && !(planned.minutes > 0 && planned.minutes <= LIMITS.longestSession)) return rig;
-  return { ...rig, surroundings: { ...rest, ...(planned && { session: planned }) } };
+/** What is said anew of the plan; null takes what the phone does meanwhile away, and a battery that is full needs no word. */
+export interface SessionSaid extends Partial<Pick<Session, 'minutes' | 'charge'>> {
+  readonly load?: SessionLoad | null;
+}
+
+function chargeAnew(before: Session['charge'], said: Session['charge']): Session['charge'] {
+  const left = Object.entries({ ...before, ...said }).filter(([, share]) => share < 1);
+  return left.length > 0 ? Object.fromEntries(left) : undefined;
+}
+
+/** The plan with what is said anew of it; nothing said takes it away, one of no length or too long changes nothing. */
+export function putSession(rig: Rig, said: SessionSaid | undefined): Rig {
+  const { session: before, ...rest } = rig.surroundings;
+  if (!said) return { ...rig, surroundings: rest };
+  const minutes = said.minutes ?? before?.minutes ?? 0;
+  if (!(minutes > 0 && minutes <= LIMITS.longestSession)) return rig;
+  const load = said.load === undefined ? before?.load : (said.load ?? undefined);
+  const charge = chargeAnew(before?.charge, said.charge);
+  const session = { minutes, ...(load && { load }), ...(charge && { charge }) };
+  return { ...rig, surroundings: { ...rest, session } };
 }
 
 /** The supply of the place, with what is said anew of it. */

@@ -8,10 +8,11 @@ import {
   portOf,
   type PortRef,
   peopleOf,
-  type Person,
+  type PersonSaid,
   type Rig,
   type Placing,
   type RigEdit,
+  type SessionSaid,
   type SettingValue,
 } from '../rig';
 import { formatDb } from '../units';
@@ -98,7 +99,7 @@ function saySurroundings(
         ? `Plug ${inSentence(nameOf(rig, edit.part))} into ${edit.place.trim()}`
         : `Leave open where ${inSentence(nameOf(rig, edit.part))} is plugged in`;
     case 'session':
-      return edit.session ? `Plan a session of ${sayMinutes(edit.session.minutes)}` : 'Plan no session';
+      return saySession(edit.session);
     case 'air':
       return sayPut(rig, inSentence(nameOf(rig, edit.placing.speaker)), edit.placing);
     case 'room':
@@ -113,15 +114,20 @@ function saySurroundings(
 }
 
 /** What was changed of a person: "Put Ann 1.2 m from the microphone". */
-function sayPersonEdit(rig: Rig, person: Person): string {
-  const before = peopleOf(rig).find(({ id }) => id === person.id);
-  if (!before) return `${person.name} comes into the room`;
-  const moved = (person.places ?? []).find(
-    (stand) =>
-      JSON.stringify(stand) !== JSON.stringify(before.places?.find(({ part }) => part === stand.part)),
-  );
-  if (!moved) return `Say anew who ${person.name} is and what they use`;
-  return sayPut(rig, person.name, { ...moved, microphone: moved.part });
+function sayPersonEdit(rig: Rig, said: PersonSaid): string {
+  const before = peopleOf(rig).find(({ id }) => id === said.id);
+  const name = said.name ?? before?.name ?? 'Somebody';
+  if (!before) return `${name} comes into the room`;
+  const [moved] = said.places ?? [];
+  if (!moved) return `Say anew who ${name} is and what they use`;
+  return sayPut(rig, name, { ...moved, microphone: moved.part });
+}
+
+/** "Plan a session of 90 min", or what is said anew of the one that is planned. */
+function saySession(session: SessionSaid | undefined): string {
+  if (!session) return 'Plan no session';
+  if (session.minutes !== undefined) return `Plan a session of ${sayMinutes(session.minutes)}`;
+  return session.charge ? 'Say how full the batteries are' : 'Say what the phone does meanwhile';
 }
 
 /** "Put the loudspeaker 4 m from the microphone, 126° off its axis". */

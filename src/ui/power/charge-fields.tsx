@@ -17,15 +17,8 @@ export function ChargeFields({
 }) {
   const { session } = rig.surroundings;
   if (!session || view.stores.length === 0) return null;
-  const put = (placed: string, percent: number) => {
-    const { [placed]: _old, ...others } = session.charge ?? {};
-    const charge = percent === FULL ? others : { ...others, [placed]: percent / 100 };
-    const { charge: _all, ...rest } = session;
-    edit({
-      kind: 'session',
-      session: { ...rest, ...(Object.keys(charge).length > 0 && { charge }) },
-    });
-  };
+  const put = (placed: string, percent: number) =>
+    edit({ kind: 'session', session: { charge: { [placed]: percent / FULL } } });
   return (
     <fieldset className="mt-3">
       <legend className="text-soft text-sm font-semibold">How full at the start</legend>

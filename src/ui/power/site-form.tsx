@@ -29,9 +29,7 @@ export function SessionForm({ rig, edit }: FormProps) {
           value={minutes}
           onChange={(event) => {
             const next = Number(event.target.value);
-            edit(
-              next === 0 ? { kind: 'session' } : { kind: 'session', session: { ...session, minutes: next } },
-            );
+            edit(next === 0 ? { kind: 'session' } : { kind: 'session', session: { minutes: next } });
           }}
         >
           <option value={0}>not planned</option>
@@ -49,9 +47,8 @@ export function SessionForm({ rig, edit }: FormProps) {
             className="field"
             value={session.load ?? ''}
             onChange={(event) => {
-              const { load: _old, ...rest } = session;
               const load = LOADS.find(([id]) => id === event.target.value)?.[0];
-              edit({ kind: 'session', session: { ...rest, ...(load && { load }) } });
+              edit({ kind: 'session', session: { load: load ?? null } });
             }}
           >
             <option value="">as the app asks</option>

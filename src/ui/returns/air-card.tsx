@@ -67,7 +67,7 @@ function PairRow({
 }) {
   const { speaker, microphone, placing, said } = pair;
   const put = (change: { metres?: number; degrees?: number }) =>
-    edit({ kind: 'air', placing: { speaker, microphone, ...placing, ...change } });
+    edit({ kind: 'air', placing: { speaker, microphone, ...change } });
   return (
     <li className="border-line border-t py-2 first:border-t-0">
       <p className="font-semibold">

@@ -7,8 +7,8 @@ import {
   laidParts,
   LIMITS,
   peopleOf,
-  placedAnew,
   type Person,
+  type PersonSaid,
   type Rig,
   type RigEdit,
 } from '../../core/rig';
@@ -74,14 +74,9 @@ function PartChoice({ rig, label, none, value, ids, choose }: ChoiceProps) {
   );
 }
 
-/** A person with one field said anew; nothing said takes it away. */
-function withField(person: Person, field: 'microphone' | 'wears', id: string | undefined): Person {
-  const { [field]: _old, ...rest } = person;
-  return id === undefined ? rest : { ...rest, [field]: id };
-}
-
 function PersonRow({ rig, person, stands, edit }: PeopleCardProps & { readonly person: Person }) {
-  const say = (next: Person) => edit({ kind: 'person', person: next });
+  // What is said anew, and no more: what was said a moment ago may not be drawn yet.
+  const say = (anew: Omit<PersonSaid, 'id'>) => edit({ kind: 'person', person: { id: person.id, ...anew } });
   return (
     <li className="border-line border-t py-2 first:border-t-0" data-person={person.id}>
       <div className="flex items-center justify-between gap-2">
@@ -101,7 +96,7 @@ function PersonRow({ rig, person, stands, edit }: PeopleCardProps & { readonly p
         none="no microphone of their own"
         value={person.microphone}
         ids={spokenInto(rig)}
-        choose={(id) => say(withField(person, 'microphone', id))}
+        choose={(id) => say({ microphone: id ?? null })}
       />
       <PartChoice
         rig={rig}
@@ -109,7 +104,7 @@ function PersonRow({ rig, person, stands, edit }: PeopleCardProps & { readonly p
         none="nothing on the ears"
         value={person.wears}
         ids={wornBy(rig)}
-        choose={(id) => say(withField(person, 'wears', id))}
+        choose={(id) => say({ wears: id ?? null })}
       />
       {stands.map(({ part, is, standing }) => (
         <div key={part} className="mt-2">
@@ -121,7 +116,7 @@ function PersonRow({ rig, person, stands, edit }: PeopleCardProps & { readonly p
             label={`${person.name} to ${nameOf(rig, part)}`}
             metres={standing.metres}
             {...(is === 'speaks' && { degrees: standing.degrees })}
-            put={(change) => say(placedAnew(person, { part, ...change }))}
+            put={(change) => say({ places: [{ part, ...change }] })}
           />
         </div>
       ))}

@@ -177,6 +177,17 @@ describe('people as edits', () => {
     ['no name', { kind: 'person', person: { id: 'cy', name: ' ' } }],
     ['nobody of that name leaves', { kind: 'leave', person: 'cy' }],
   ])('%s: nothing changes', (_, edit) => expect(applyEdit(rig, edit)).toBe(rig));
+  it('two changes that follow one another before either is drawn both stand', () => {
+    const near: RigEdit = { kind: 'person', person: { id: 'ann', places: [{ part: 'two', metres: 0.2 }] } };
+    const ahead: RigEdit = { kind: 'person', person: { id: 'ann', places: [{ part: 'two', degrees: 0 }] } };
+    const bare: RigEdit = { kind: 'person', person: { id: 'ann', wears: null } };
+    expect([near, ahead, bare].reduce<Rig>(applyEdit, rig).surroundings.people?.[0]).toEqual({
+      id: 'ann',
+      name: 'Ann',
+      microphone: 'one',
+      places: [{ part: 'two', metres: 0.2, degrees: 0 }],
+    });
+  });
   it('a part that goes is forgotten by all, and the last who leaves leaves no list', () => {
     const less = applyEdit(rig, { kind: 'remove', part: 'two' });
     expect(less.surroundings.people).toEqual([

@@ -2,7 +2,7 @@ import type { Finding } from '../../checks';
 import { allFacts } from '../../engine';
 import { deafestAt, howl, standingOf } from '../../engine/air';
 import { mouthDistance } from '../../engine/flow';
-import { partOf, peopleOf, placedAnew, type Rig, type RigEdit } from '../../rig';
+import { partOf, peopleOf, type Rig, type RigEdit } from '../../rig';
 import { placed } from './air-moves';
 
 /** Distances are said to five centimetres, m; no mouth is nearer to a microphone than the least. */
@@ -20,7 +20,7 @@ function forVoice(rig: Rig, { person: id, other }: Finding): RigEdit[] {
   const mouth = own === undefined ? undefined : mouthDistance(rig, own, false);
   const stand = (change: { metres?: number; degrees?: number }): RigEdit => ({
     kind: 'person',
-    person: placedAnew(person, { part: other, ...change }),
+    person: { id: person.id, places: [{ part: other, ...change }] },
   });
   return [
     ...(own !== undefined && mouth !== undefined
