@@ -1,5 +1,5 @@
 import { findPart, isPassiveLink, type Part, type PartPort } from '../src/core/parts';
-import { kindOfChain } from '../src/core/search/route/chains';
+import { kindOfChain } from '../src/core/search/route/chain-kinds';
 import { withJoint, withPiece, type Layout } from '../src/core/search/route/layout';
 import type { Found } from '../src/core/search/route/rank';
 import type { RouteRequest } from '../src/core/search/route/request';

@@ -1,6 +1,6 @@
 import { isPassiveLink, type Part, type PartPort } from '../src/core/parts';
 import { mate } from '../src/core/plugs';
-import { kindOfChain } from '../src/core/search/route/chains';
+import { kindOfChain } from '../src/core/search/route/chain-kinds';
 import { isCallIn } from '../src/core/search/route/call-in';
 import { completed } from '../src/core/search/route/complete';
 import { layoutCost, rigOf, withJoint, withPiece, type Layout } from '../src/core/search/route/layout';

@@ -3,6 +3,7 @@ import type { Part, PartPort } from '../../parts';
 import type { OpenEnd } from '../ends';
 import { Heap } from '../heap';
 import { costFor, costOfOneMore, useOf, type Purse } from './inventory';
+import type { Owing } from './owing';
 import type { Pool } from './pool';
 import { wantOf, type Level, type Want } from './wants';
 import { HALVES, probesAt, spotsOf, waysThrough, type Half, type Spot, type Way } from './ways';
@@ -26,6 +27,15 @@ interface Tables {
   readonly overs: Map<string, Map<Part, ReadonlyMap<string, number>>>;
   /** By half. */
   readonly halves: ReadonlyMap<string, number>;
+}
+
+/** What a question of bounds may add. */
+export interface Asked {
+  /** Every chain has to lead through one of these. */
+  readonly via?: ReadonlySet<Part> | undefined;
+  /** Parts weigh less by what they spare of what is owed for metres. */
+  readonly owing?: Owing | undefined;
+  readonly known?: KnownBounds | undefined;
 }
 
 /** What the cheapest part from one spot to another weighs, by how much a source wants before it, and then after it. */
@@ -92,14 +102,14 @@ export function graphOf(
   purse: Purse,
   want: Want | undefined,
   twoSides: boolean,
-  via?: ReadonlySet<Part>,
+  { via, owing }: Omit<Asked, 'known'> = {},
 ): Graph {
   const known = graphs.get(pool);
   const store: GraphStore =
     known?.purse === purse ? known : { purse, byWanted: new Map<string, Graph>(), vias: [] };
   graphs.set(pool, store);
   if (via && !store.vias.includes(via)) store.vias.push(via);
-  const key = `${want?.name} ${twoSides} ${via ? store.vias.indexOf(via) : ''}`;
+  const key = `${want?.name} ${twoSides} ${via ? store.vias.indexOf(via) : ''} ${owing?.name ?? ''}`;
   const found = store.byWanted.get(key);
   if (found) return found;
   const edges = new Map<Spot, Map<Spot, Edge>>();
@@ -108,7 +118,8 @@ export function graphOf(
   for (const { way, half } of allWays(pool)) {
     const { part, from, to, oneSided } = way;
     if (twoSides && oneSided) continue;
-    const weight = weights.get(part) ?? costOfOneMore(part, useOf([]), purse).weight;
+    const weight =
+      weights.get(part) ?? costOfOneMore(part, useOf([]), purse).weight - (owing?.spares(part) ?? 0);
     weights.set(part, weight);
     const into = edges.get(to) ?? new Map<Spot, Edge>();
     edges.set(to, into);
@@ -298,18 +309,17 @@ export function boundsTo(
   starts: readonly OpenEnd[],
   pool: Pool,
   purse: Purse,
-  via?: ReadonlySet<Part>,
-  known: KnownBounds = new Map(),
+  { via, owing, known = new Map() }: Asked = {},
 ): Bounds {
   const want = wantOf(starts, pool);
   const twoSides = starts.some(
     ({ analogue }) => analogue?.sides.startsWith('two') || analogue?.sides === 'split',
   );
-  const graph = graphOf(pool, purse, want, twoSides, via);
+  const graph = graphOf(pool, purse, want, twoSides, { via, owing });
   const halves = [...graph.halves, ...starts.map(({ port }) => port)];
   const kinds = [...new Map(halves.map((h) => [halfKey(h), h])).values()];
   const frame: Frame = { goal, graph, kinds, want, twoSides, ...(via && { via }) };
-  const key = `${want?.name} ${twoSides} ${via !== undefined} ${kinds.map(halfKey).join()}`;
+  const key = `${want?.name} ${twoSides} ${via !== undefined} ${owing?.name ?? ''} ${kinds.map(halfKey).join()}`;
   const tables = known.get(key) ?? tablesFor(frame, costFor(0, 0, 1, purse).weight);
   known.set(key, tables);
   const { least, overs } = tables;

@@ -1,6 +1,7 @@
 import { type Part, type PartPort, isPassiveLink } from '../../parts';
 import { isBare, type OpenEnd } from '../ends';
 import { boundsTo, type Bounds, type KnownBounds } from './bounds';
+import { kindOfChain } from './chain-kinds';
 import { Heap } from '../heap';
 import {
   compareCosts,
@@ -19,6 +20,7 @@ import {
 import { firstOfEach, sameSocket, type Entry, type Pool } from './pool';
 import { reachAfter, standsApart, type Reach } from './standing';
 import type { Bridged, Bridging } from './bridging';
+import { owingOver, type Owing } from './owing';
 
 /** A part of a chain, entered by one port and left by another. */
 export interface Link {
@@ -63,6 +65,8 @@ interface Node {
   readonly first: number;
   /** What its beginning brings with it. */
   readonly extra: Cost;
+  /** What is still owed for metres, less what it spares of it. */
+  readonly owed: number;
 }
 
 /** Something that could be put on an open end: what it costs as the first of its kind, and the least that follows it. */
@@ -108,6 +112,8 @@ export interface ChainSearch {
   readonly via?: ReadonlySet<Part>;
   /** And then bridge a distance: how far it has with a part more. */
   readonly bridges?: Bridging;
+  /** Metres that a chain has to bridge by itself, as leads are sold. */
+  readonly metres?: number;
   /** The most that may be spent. */
   readonly budget?: number;
   /** What was worked out for this goal before. */
@@ -119,6 +125,12 @@ export interface ChainSearch {
   /** Chains that cost more than this are not wanted any more. */
   readonly ceiling?: () => Cost | undefined;
 }
+
+/** What a chain costs so far, with what is owed for metres. */
+const soFar = ({ cost, owed }: Node): Cost => plus(cost, { ...NOTHING, weight: owed });
+
+/** What is owed for metres at the end of a chain; what is longer than it has to be gives nothing back. */
+const owedAtLast = ({ owed }: Node): Cost => ({ ...NOTHING, weight: Math.max(0, owed) });
 
 const signatureOf = ({ from, end, path, reach, bridged }: Node): string =>
   `${from.id}|${path}|${reach}|${bridged}|${end.state}`;
@@ -136,24 +148,6 @@ function standsFor(a: Node, b: Node, purse: Purse, prices: ReadonlyMap<string, n
   }
   return compareWeights(again, b.cost) <= 0 && a.links.length <= b.links.length && a.copper <= b.copper;
 }
-
-/** Sockets of one kind on a part do not make two ways. */
-export const socketKind = (port: PartPort): string => `${port.connector} ${port.direction}`;
-
-/**
- * What makes a chain another way than others: the sockets at its ends, and its boxes. Copper, with as many sockets as it may have, is no
- * box, and where a chain ends at some (`undefined`) its socket there makes no other way.
- */
-export const kindOfChain = (
-  from: PartPort | undefined,
-  links: readonly { readonly part: Part }[],
-  to: PartPort | undefined,
-): string =>
-  [
-    ...(from ? [socketKind(from)] : []),
-    ...links.flatMap(({ part }) => (isPassiveLink(part) ? [] : [part.id])),
-    ...(to ? [socketKind(to)] : []),
-  ].join('>');
 
 const NONE_USED = useOf([]);
 
@@ -173,6 +167,7 @@ export class ChainFinder {
   private readonly accepted = new Map<string, boolean>();
   private readonly prices: ReadonlyMap<string, number>;
   private readonly least: Bounds;
+  private readonly owing: Owing | undefined;
   /** How many open ends have been looked at. */
   expanded = 0;
   /** What the least chain weighs that was given up because it has too many parts; Infinity where none was. */
@@ -182,7 +177,9 @@ export class ChainFinder {
     this.prices = new Map(search.pool.parts.map((part) => [part.id, part.price]));
     const { goal: part, ports, accepts, always = false, purse } = search;
     const goal = { part, ports, accepts, always };
-    this.least = boundsTo(goal, search.starts, search.pool, purse, search.via, search.known);
+    this.owing = owingOver(search, search.goal);
+    const { starts, pool, via, known } = search;
+    this.least = boundsTo(goal, starts, pool, purse, { via, known, owing: this.owing });
     for (const end of search.starts) this.begin(end);
   }
 
@@ -200,6 +197,7 @@ export class ChainFinder {
       copper: 0,
       first: 0,
       extra: search.extra?.(end) ?? NOTHING,
+      owed: this.owing?.after([part, ...of]) ?? 0,
       passed: search.via === undefined || of.some((one) => this.isVia(one)),
       bridged: this.bridgedOver(of, 'not'),
       cost: costOf(of, search.purse),
@@ -234,7 +232,7 @@ export class ChainFinder {
       state: end.state,
       copper: [node.first, node.copper],
       way: `${this.search.startsDiffer ? from.id : ''}${path}|${reach}>${sameSocket(to)} ${end.state}`,
-      cost: plus(plus(node.cost, costFor(0, 0, 1, this.search.purse)), rough),
+      cost: plus(plus(plus(node.cost, costFor(0, 0, 1, this.search.purse)), owedAtLast(node)), rough),
     };
   }
 
@@ -271,11 +269,11 @@ export class ChainFinder {
   /** The least that is still to be paid from an open end. */
   private ahead(end: OpenEnd, passed: boolean): Cost | undefined {
     const weight = this.least.from(end, passed);
-    return Number.isFinite(weight) ? { ...NOTHING, weight: this.owed(end, weight) } : undefined;
+    return Number.isFinite(weight) ? { ...NOTHING, weight: this.boxedToo(end, weight) } : undefined;
   }
 
   /** The same with what weighs that it met no stage: that, or a box that has one, is still to come. */
-  private owed(end: OpenEnd, least: number): number {
+  private boxedToo(end: OpenEnd, least: number): number {
     const { unboxed } = this.search;
     if (unboxed === undefined || !isBare(end)) return least;
     return Math.max(least, Math.min(least + unboxed, this.boxed));
@@ -300,7 +298,8 @@ export class ChainFinder {
     for (const port of firstOfEach(ports)) {
       if (standsApart(node.reach, goal, port) || !this.isAccepted(port, node.end)) continue;
       const there = this.search.rough?.(port, node.end) ?? NOTHING;
-      const bound = plus(plus(plus(node.cost, costFor(0, 0, 1, purse)), node.extra), there);
+      const whole = plus(plus(node.cost, costFor(0, 0, 1, purse)), owedAtLast(node));
+      const bound = plus(plus(whole, node.extra), there);
       const rough = node.end.inLine ? plus(there, this.search.inLine) : there;
       this.queue.push({ node, bound, to: port, rough });
     }
@@ -325,9 +324,11 @@ export class ChainFinder {
     const found: Onward[] = [];
     for (const entry of pool.entriesFor(end)) {
       const least = over(entry.part, passed || this.isVia(entry.part));
-      const weight = (entry.part.paths ?? []).length > 0 ? least : this.owed(end, least);
+      const weight = (entry.part.paths ?? []).length > 0 ? least : this.boxedToo(end, least);
       const own = costOfOneMore(entry.part, NONE_USED, purse);
-      if (Number.isFinite(weight)) found.push({ entry, least: plus(own, { ...NOTHING, weight }) });
+      const spared = this.owing?.spares(entry.part) ?? 0;
+      if (Number.isFinite(weight))
+        found.push({ entry, least: plus(own, { ...NOTHING, weight: weight - spared }) });
     }
     found.sort((a, b) => compareCosts(a.least, b.least));
     this.onwards.set(key, found);
@@ -338,7 +339,7 @@ export class ChainFinder {
   private call(node: Node, list: readonly Onward[], at: number): void {
     const one = list[at];
     if (!one) return;
-    const bound = plus(plus(node.cost, one.least), node.extra);
+    const bound = plus(plus(soFar(node), one.least), node.extra);
     const most = this.search.ceiling?.();
     if (!most || compareWeights(bound, most) <= 0) this.queue.push({ node, bound, onward: { list, at } });
   }
@@ -355,7 +356,7 @@ export class ChainFinder {
     const more = cost.weight - costOfOneMore(part, NONE_USED, purse).weight;
     if (more <= 0) this.put(node, one.entry);
     else {
-      const bound = plus(plus(plus(node.cost, one.least), node.extra), { ...NOTHING, weight: more });
+      const bound = plus(plus(plus(soFar(node), one.least), node.extra), { ...NOTHING, weight: more });
       this.queue.push({ node, bound, next: one.entry });
     }
   }
@@ -378,6 +379,7 @@ export class ChainFinder {
         cost,
         passed,
         bridged,
+        owed: node.owed - (this.owing?.spares(part) ?? 0),
         reach: reachAfter(node.reach, part, end.port),
         copper,
         first: [...node.links.map((link) => link.part), part].every(isPassiveLink) ? copper : node.first,
@@ -392,6 +394,6 @@ export class ChainFinder {
   private grow(node: Node): void {
     const ahead = this.ahead(node.end, node.passed);
     if (ahead && !this.isDominated(node))
-      this.queue.push({ node, bound: plus(plus(node.cost, ahead), node.extra) });
+      this.queue.push({ node, bound: plus(plus(soFar(node), ahead), node.extra) });
   }
 }

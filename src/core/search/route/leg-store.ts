@@ -26,8 +26,11 @@ const hubFor = ({ request }: Ground, host: Part): number => {
 /** Whether the box that is there lies farther from its recorder, or a source from it, than an unbalanced lead should reach. */
 const farOut = (request: RouteRequest, place: string | undefined): boolean =>
   apart(request, request.throughPlace, place) > UNBALANCED_METRES;
+/** Metres that a leg to the box that is there, or to a recorder, bridges by itself. */
+const metresTo = (request: RouteRequest, from: string | undefined, to: string | undefined): number =>
+  Math.max(request.wishes?.length ?? 0, apart(request, from, to));
 const farIn = (request: RouteRequest, place: string | undefined): boolean =>
-  Math.max(request.wishes?.length ?? 0, apart(request, place, request.throughPlace)) > UNBALANCED_METRES;
+  metresTo(request, place, request.throughPlace) > UNBALANCED_METRES;
 
 /** Whether a lead for numbers, with one for sound that need not be balanced, may reach over the shortest of the distances that are asked for. */
 const reachByNumbers = ({ wishes, distances = [] }: RouteRequest): boolean => {
@@ -87,7 +90,7 @@ export class LegStore {
   /** The least that a leg from a port of a part to a recorder can weigh. */
   private leastFromPort(recorder: Piece): (port: PartPort) => number {
     const { pool, purse } = this.ground;
-    return boundsTo(this.goalAt(recorder), [], pool, purse, undefined, this.knownTo(recorder)).fromPort;
+    return boundsTo(this.goalAt(recorder), [], pool, purse, { known: this.knownTo(recorder) }).fromPort;
   }
 
   /** The same from any of its ports. */
@@ -126,12 +129,28 @@ export class LegStore {
     return `${piece.part.id} ${distance ?? ''} ${place ?? ''} ${destination?.app ?? ''}`;
   }
 
-  /** `middle`: what the leg leads out of, where that is to be bought. */
-  toRecorder(from: string, starts: readonly OpenEnd[], recorder: Piece, middle?: Part): Leg {
+  private placeOf(piece: Piece): string | undefined {
+    const { request, sources, recorders } = this.ground;
+    return (request.sources[sources.indexOf(piece)] ?? request.destinations[recorders.indexOf(piece)])?.place;
+  }
+
+  private metresOut(recorder: Piece): number {
+    const { request } = this.ground;
+    return apart(request, request.throughPlace, this.placeOf(recorder));
+  }
+
+  /** `middle`: what the leg leads out of, where that is to be bought or there. `metres`: what it has to bridge by itself. */
+  toRecorder(
+    from: string,
+    starts: readonly OpenEnd[],
+    recorder: Piece,
+    middle?: Part,
+    metres = middle && middle === this.ground.middle ? this.metresOut(recorder) : 0,
+  ): Leg {
     const { ground } = this;
     const charges = ground.charge && chargesThrough(recorder.part);
     const carries = recorder === ground.recorders[0] ? hubFor(ground, recorder.part) : 0;
-    const recorderPlace = ground.request.destinations[ground.recorders.indexOf(recorder)]?.place;
+    const recorderPlace = this.placeOf(recorder);
     return this.leg(`${from} > ${this.keyOf(recorder)}`, () => {
       const [first] = starts;
       const { ports, accepts } = this.goalAt(recorder);
@@ -145,6 +164,7 @@ export class LegStore {
         purse: ground.purse,
         longest: ground.longest,
         budget: ground.budget,
+        metres,
         ceiling: ground.ceiling,
         inLine: this.inLine,
         startsDiffer: ground.callers,
@@ -166,12 +186,14 @@ export class LegStore {
       `${all ? 'all' : 'first'} ${this.keyOf(source)}`,
       all ? ends : firstOfPairs(ends),
       recorder,
+      undefined,
+      metresTo(this.ground.request, this.placeOf(source), this.placeOf(recorder)),
     );
   }
 
   toMiddle(source: Piece, middle: Part): Leg {
     const { ground } = this;
-    const place = ground.request.sources[ground.sources.indexOf(source)]?.place;
+    const place = this.placeOf(source);
     const unboxed = this.unboxed(middle);
     return this.leg(`${this.keyOf(source)} > ${middle.id}`, () => {
       const starts = firstOfPairs(endsOfSource(ground, source));
@@ -183,6 +205,7 @@ export class LegStore {
         purse: ground.purse,
         longest: ground.longest,
         budget: ground.budget,
+        ...(ground.middle && { metres: metresTo(ground.request, place, ground.request.throughPlace) }),
         ceiling: ground.ceiling,
         inLine: this.inLine,
         rough: (port, end) => this.roughAt(middle, port, end),

@@ -5,7 +5,7 @@ import { isDigital } from '../ends';
 /** Lengths in which leads are sold, metres. Typical. */
 export const SOLD_METRES = [0.2, 0.5, 1, 1.5, 2, 3, 5, 6, 10, 15, 20, 30] as const;
 /** What a metre more costs, in the user's currency. Typical: 1 to 1.5. */
-const PRICE_A_METRE = 1.2;
+export const PRICE_A_METRE = 1.2;
 
 /** Whether a lead is sold in several lengths: converter cables, adapters and leads with a pad or a capacitor in them are not. */
 export const growsLong = (part: Part): boolean => part.length !== undefined && isCopper(part);

@@ -15,7 +15,7 @@ import {
   type Cost,
   type Purse,
 } from './inventory';
-import { socketKind } from './chains';
+import { socketKind } from './chain-kinds';
 import { between, layoutCost, partsIn, type Layout } from './layout';
 import {
   bestOf,

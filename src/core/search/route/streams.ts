@@ -1,7 +1,8 @@
 import { isPassiveLink, type Part, type PartPort } from '../../parts';
 import { sendsOf, type OpenEnd } from '../ends';
 import { canBeApart, isCaller } from './far-ends';
-import { kindOfChain, type PartChain } from './chains';
+import { kindOfChain } from './chain-kinds';
+import type { PartChain } from './chains';
 import { bare, endsOfSource, type Ground } from './ground';
 import { meetingIn, socketsFor, type Arrives } from './meeting';
 import { Rides } from './replay';

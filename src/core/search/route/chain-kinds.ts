@@ -1,0 +1,19 @@
+import { isPassiveLink, type Part, type PartPort } from '../../parts';
+
+/** Sockets of one kind on a part do not make two ways. */
+export const socketKind = (port: PartPort): string => `${port.connector} ${port.direction}`;
+
+/**
+ * What makes a chain another way than others: the sockets at its ends, and its boxes. Copper, with as many sockets as it may have, is no
+ * box, and where a chain ends at some (`undefined`) its socket there makes no other way.
+ */
+export const kindOfChain = (
+  from: PartPort | undefined,
+  links: readonly { readonly part: Part }[],
+  to: PartPort | undefined,
+): string =>
+  [
+    ...(from ? [socketKind(from)] : []),
+    ...links.flatMap(({ part }) => (isPassiveLink(part) ? [] : [part.id])),
+    ...(to ? [socketKind(to)] : []),
+  ].join('>');
