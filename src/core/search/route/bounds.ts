@@ -2,6 +2,7 @@ import { mate } from '../../plugs';
 import type { Part, PartPort } from '../../parts';
 import type { OpenEnd } from '../ends';
 import { Heap } from '../heap';
+import { effectOf, FREE, type Course } from './course';
 import { costFor, costOfOneMore, useOf, type Purse } from './inventory';
 import type { Owing } from './owing';
 import type { Pool } from './pool';
@@ -10,10 +11,10 @@ import { HALVES, probesAt, spotsOf, waysThrough, type Half, type Spot, type Way 
 
 /** The least weights that are still to be paid; Infinity where nothing leads on. */
 export interface Bounds {
-  /** From an open end. */
-  readonly from: (end: OpenEnd, passed: boolean) => number;
-  /** From an open end over parts that are put on it, each by itself and not counted. `passed`: what every chain has to lead through is behind, or is that part. */
-  readonly over: (end: OpenEnd) => (part: Part, passed: boolean) => number;
+  /** From an open end, so far on the course that every chain has to take. */
+  readonly from: (end: OpenEnd, step: number) => number;
+  /** From an open end over parts that are put on it, each by itself and not counted. `step`: how far the chain is with that part. */
+  readonly over: (end: OpenEnd) => (part: Part, step: number) => number;
   /** From a port of which nothing is known but what it is, whatever lies on it. */
   readonly fromPort: (port: Half) => number;
 }
@@ -31,8 +32,8 @@ interface Tables {
 
 /** What a question of bounds may add. */
 export interface Asked {
-  /** Every chain has to lead through one of these. */
-  readonly via?: ReadonlySet<Part> | undefined;
+  /** What every chain has to lead through. */
+  readonly course?: Course | undefined;
   /** Parts weigh less by what they spare of what is owed for metres. */
   readonly owing?: Owing | undefined;
   readonly known?: KnownBounds | undefined;
@@ -41,12 +42,15 @@ export interface Asked {
 /** What the cheapest part from one spot to another weighs, by how much a source wants before it, and then after it. */
 export type Weights = number[][];
 
-/** From one spot to another, over any part, and over one that every chain has to lead through. */
+/** From one spot to another over parts that lead as far on the course of a chain. */
 interface Edge {
   readonly from: Spot;
+  readonly effect: Effect;
   readonly over: Weights;
-  readonly via: Weights;
 }
+
+/** How far a chain is with a part more, by how far it was. */
+type Effect = readonly number[];
 
 const none = (most: Level): Weights =>
   Array.from({ length: most + 1 }, () => Array.from({ length: most + 1 }, () => Infinity));
@@ -92,7 +96,6 @@ function allWays(pool: Pool): readonly HalfWay[] {
 interface GraphStore {
   readonly purse: Purse;
   readonly byWanted: Map<string, Graph>;
-  readonly vias: ReadonlySet<Part>[];
 }
 
 const graphs = new WeakMap<Pool, GraphStore>();
@@ -102,37 +105,40 @@ export function graphOf(
   purse: Purse,
   want: Want | undefined,
   twoSides: boolean,
-  { via, owing }: Omit<Asked, 'known'> = {},
+  { course = FREE, owing }: Omit<Asked, 'known'> = {},
 ): Graph {
   const known = graphs.get(pool);
-  const store: GraphStore =
-    known?.purse === purse ? known : { purse, byWanted: new Map<string, Graph>(), vias: [] };
+  const store: GraphStore = known?.purse === purse ? known : { purse, byWanted: new Map<string, Graph>() };
   graphs.set(pool, store);
-  if (via && !store.vias.includes(via)) store.vias.push(via);
-  const key = `${want?.name} ${twoSides} ${via ? store.vias.indexOf(via) : ''} ${owing?.name ?? ''}`;
+  const key = `${want?.name} ${twoSides} ${course.name} ${owing?.name ?? ''}`;
   const found = store.byWanted.get(key);
   if (found) return found;
-  const edges = new Map<Spot, Map<Spot, Edge>>();
+  const edges = new Map<Spot, Map<string, Edge>>();
   const most = want?.most ?? 0;
   const weights = new Map<Part, number>();
+  const effects = new Map<Part, Effect>();
   for (const { way, half } of allWays(pool)) {
     const { part, from, to, oneSided } = way;
     if (twoSides && oneSided) continue;
     const weight =
       weights.get(part) ?? costOfOneMore(part, useOf([]), purse).weight - (owing?.spares(part) ?? 0);
     weights.set(part, weight);
-    const into = edges.get(to) ?? new Map<Spot, Edge>();
+    const effect = effects.get(part) ?? effectOf(course, part);
+    effects.set(part, effect);
+    const into = edges.get(to) ?? new Map<string, Edge>();
     edges.set(to, into);
-    const edge = into.get(from) ?? { from, over: none(most), via: none(most) };
-    into.set(from, edge);
+    const edgeKey = `${effect.join('')} ${from}`;
+    const edge = into.get(edgeKey) ?? { from, effect, over: none(most) };
+    into.set(edgeKey, edge);
     for (let level = 0; level <= most; level += 1)
-      for (const after of beyond(want, way, half, level))
-        for (const { [level]: row } of via?.has(part) ? [edge.over, edge.via] : [edge.over])
-          if (row) row[after] = Math.min(row[after] ?? Infinity, weight);
+      for (const after of beyond(want, way, half, level)) {
+        const row = edge.over[level];
+        if (row) row[after] = Math.min(row[after] ?? Infinity, weight);
+      }
   }
   const kinds = new Map<string, Half>();
-  for (const [to, from] of edges)
-    for (const spot of [to, ...from.keys()]) {
+  for (const [to, into] of edges)
+    for (const spot of [to, ...[...into.values()].map(({ from }) => from)]) {
       const half = halfOf(spot);
       kinds.set(`${half.connector} ${half.gender}`, half);
     }
@@ -159,14 +165,14 @@ export interface Goal {
   readonly always?: boolean;
 }
 
-/** Something at a spot: of which so much is still wanted, before or after what every chain has to lead through. */
+/** Something at a spot: of which so much is still wanted, so far on the course. */
 interface Place {
   readonly spot: Spot;
   readonly level: Level;
-  readonly passed: boolean;
+  readonly step: number;
 }
 
-const keyOf = ({ spot, level, passed }: Place): string => `${level}${passed ? '' : 'v'}${spot}`;
+const keyOf = ({ spot, level, step }: Place): string => `${level} ${step} ${spot}`;
 
 /** What a question of bounds rests on. */
 interface Frame {
@@ -176,7 +182,7 @@ interface Frame {
   /** What the source wants of something on the way. */
   readonly want: Want | undefined;
   readonly twoSides: boolean;
-  readonly via?: ReadonlySet<Part>;
+  readonly course: Course;
 }
 
 const kept = new WeakMap<Part, Map<string, readonly Spot[]>>();
@@ -198,7 +204,7 @@ function spotsTaken(goal: Goal, half: Half, port: PartPort, twoSides: boolean): 
 }
 
 /** Every place from which the goal is reached by the last joint alone. */
-function arrivals({ goal, kinds, want, twoSides }: Frame): Place[] {
+function arrivals({ goal, kinds, want, twoSides, course }: Frame): Place[] {
   const more = Array.from({ length: want?.most ?? 0 }, (_, n): Level => n + 1);
   const levelsAt = new Map(
     goal.ports.map((port) => [port, [0, ...more.filter((level) => want?.metBy(goal.part, port, level))]]),
@@ -206,7 +212,7 @@ function arrivals({ goal, kinds, want, twoSides }: Frame): Place[] {
   return kinds.flatMap((half) =>
     goal.ports.flatMap((port) =>
       spotsTaken(goal, half, port, twoSides).flatMap((spot) =>
-        (levelsAt.get(port) ?? []).map((level): Place => ({ spot, level, passed: true })),
+        (levelsAt.get(port) ?? []).map((level): Place => ({ spot, level, step: course.steps - 1 })),
       ),
     ),
   );
@@ -214,26 +220,24 @@ function arrivals({ goal, kinds, want, twoSides }: Frame): Place[] {
 
 /** The least weight from every place to the goal (Dijkstra 1959, from the goal back). */
 function leastFrom(frame: Frame, last: number): ReadonlyMap<string, number> {
-  const { graph, want, via } = frame;
+  const { graph, want, course } = frame;
   const most = want?.most ?? 0;
   const least = new Map<string, number>();
   const queue = new Heap<Place & { readonly weight: number }>((a, b) => a.weight - b.weight);
   for (const place of arrivals(frame)) queue.push({ ...place, weight: last });
   for (let next = queue.pop(); next; next = queue.pop()) {
-    const { spot, weight, level, passed } = next;
+    const { spot, weight, level, step } = next;
     if (least.has(keyOf(next))) continue;
     least.set(keyOf(next), weight);
-    for (const { from, over, via: leading } of graph.into.get(spot) ?? []) {
-      const step = (weights: Weights, isPassed: boolean) => {
+    for (const { from, effect, over } of graph.into.get(spot) ?? []) {
+      for (let was = 0; was < course.steps; was += 1) {
+        if (effect[was] !== step) continue;
         for (let before = 0; before <= most; before += 1) {
-          const more = weights[before]?.[level] ?? Infinity;
+          const more = over[before]?.[level] ?? Infinity;
           if (Number.isFinite(more))
-            queue.push({ spot: from, weight: weight + more, level: before, passed: isPassed });
+            queue.push({ spot: from, weight: weight + more, level: before, step: was });
         }
-      };
-      step(over, passed);
-      // Before the part that has to be passed, it had not been.
-      if (via && passed) step(leading, false);
+      }
     }
   }
   return least;
@@ -243,7 +247,7 @@ const halfKey = ({ connector, gender }: Half): string => `${connector} ${gender}
 
 /** The half that a key of `keyOf` speaks of. */
 const halfIn = (key: string): string => {
-  const [connector = '', gender = ''] = key.replace(/^\dv?/, '').split(' ');
+  const [, , connector = '', gender = ''] = key.split(' ');
   return `${connector} ${gender}`;
 };
 
@@ -265,15 +269,15 @@ function leastOver(
   half: Half,
 ): Map<string, number> {
   const found = new Map<string, number>();
-  const { want, twoSides } = frame;
+  const { want, twoSides, course } = frame;
   for (const way of waysThrough(part, half)) {
     const { from, to } = way;
     if (twoSides && way.oneSided) continue;
-    for (const passed of frame.via ? [true, false] : [true]) {
+    for (let step = 0; step < course.steps; step += 1) {
       for (let level = 0; level <= (want?.most ?? 0); level += 1) {
-        const key = keyOf({ spot: from, level, passed });
+        const key = keyOf({ spot: from, level, step });
         const behind = beyond(want, way, half, level).map(
-          (after) => least.get(keyOf({ spot: to, level: after, passed })) ?? Infinity,
+          (after) => least.get(keyOf({ spot: to, level: after, step })) ?? Infinity,
         );
         found.set(key, Math.min(found.get(key) ?? Infinity, ...behind));
       }
@@ -283,11 +287,11 @@ function leastOver(
 }
 
 /** The places at which an open end is, as keys. */
-function keysOf(end: OpenEnd, want: Want | undefined): (passed: boolean) => readonly string[] {
+function keysOf(end: OpenEnd, want: Want | undefined): (step: number) => readonly string[] {
   const level = want?.at(end) ?? 0;
   const spots = spotsOf(end);
-  const [yes, no] = [true, false].map((passed) => spots.map((spot) => keyOf({ spot, level, passed })));
-  return (passed) => (passed ? yes : no) ?? [];
+  const known: (readonly string[])[] = [];
+  return (step) => (known[step] ??= spots.map((spot) => keyOf({ spot, level, step })));
 }
 
 function leastAt(keys: readonly string[], weights: ReadonlyMap<string, number>): number {
@@ -309,17 +313,17 @@ export function boundsTo(
   starts: readonly OpenEnd[],
   pool: Pool,
   purse: Purse,
-  { via, owing, known = new Map() }: Asked = {},
+  { course = FREE, owing, known = new Map() }: Asked = {},
 ): Bounds {
   const want = wantOf(starts, pool);
   const twoSides = starts.some(
     ({ analogue }) => analogue?.sides.startsWith('two') || analogue?.sides === 'split',
   );
-  const graph = graphOf(pool, purse, want, twoSides, { via, owing });
+  const graph = graphOf(pool, purse, want, twoSides, { course, owing });
   const halves = [...graph.halves, ...starts.map(({ port }) => port)];
   const kinds = [...new Map(halves.map((h) => [halfKey(h), h])).values()];
-  const frame: Frame = { goal, graph, kinds, want, twoSides, ...(via && { via }) };
-  const key = `${want?.name} ${twoSides} ${via !== undefined} ${owing?.name ?? ''} ${kinds.map(halfKey).join()}`;
+  const frame: Frame = { goal, graph, kinds, want, twoSides, course };
+  const key = `${want?.name} ${twoSides} ${course.name} ${owing?.name ?? ''} ${kinds.map(halfKey).join()}`;
   const tables = known.get(key) ?? tablesFor(frame, costFor(0, 0, 1, purse).weight);
   known.set(key, tables);
   const { least, overs } = tables;
@@ -327,14 +331,14 @@ export function boundsTo(
     const [half, placesAt] = [end.port, keysOf(end, want)];
     const known = overs.get(halfKey(half)) ?? new Map<Part, ReadonlyMap<string, number>>();
     overs.set(halfKey(half), known);
-    return (part, passed) => {
+    return (part, step) => {
       const weights = known.get(part) ?? leastOver(frame, least, part, half);
       known.set(part, weights);
-      return leastAt(placesAt(passed), weights);
+      return leastAt(placesAt(step), weights);
     };
   };
   return {
-    from: (end, passed) => leastAt(keysOf(end, want)(passed), least),
+    from: (end, step) => leastAt(keysOf(end, want)(step), least),
     over,
     fromPort: (port) => tables.halves.get(halfKey(port)) ?? Infinity,
   };

@@ -1,5 +1,6 @@
 import { isWiring, type Part, type PartPort } from '../../parts';
 import { contactsOf } from '../../plugs';
+import type { Course } from './course';
 import { isDigital } from '../ends';
 import { growsLong } from './lengths';
 
@@ -32,5 +33,30 @@ export const bridging =
     return before === 'open' && takesBalanced(part) ? 'well' : before;
   };
 
-/** How far a chain has bridged with a part more. */
-export type Bridging = (part: Part, before: Bridged) => Bridged;
+/** What makes a long run sound: an output that is balanced, radio, numbers where they reach so far. */
+const endsUnbalance = (part: Part, byNumbers: boolean): boolean =>
+  (byNumbers && part.bus !== undefined) ||
+  byRadio(part) ||
+  part.ports.some((port) => port.direction === 'out' && isBalanced(port));
+
+const STEPS: readonly Bridged[] = ['not', 'open', 'well'];
+
+/**
+ * What a chain that reaches far has to lead through: what ends the unbalance, where it does not begin balanced or in numbers, then what
+ * bridges, and what takes both legs at its end. `byNumbers`: a lead for numbers may reach so far.
+ */
+export function farCourse(goal: Part, byNumbers: boolean): Course {
+  const endsAtGoal = endsBalanced(goal);
+  const over = bridging(endsAtGoal, byNumbers);
+  // The first step is before what ends the unbalance; of the others each is how far it has bridged.
+  const onFrom = (part: Part, before: Bridged) => 1 + STEPS.indexOf(over(part, before));
+  return {
+    name: `far${endsAtGoal ? ' into a balanced input' : ''}${byNumbers ? ' or by numbers' : ''}`,
+    steps: 1 + STEPS.length,
+    begin: ({ port, digital }) => (digital !== undefined || isBalanced(port) ? 1 : 0),
+    after: (part, step) => {
+      if (step === 0) return endsUnbalance(part, byNumbers) ? onFrom(part, 'not') : 0;
+      return onFrom(part, STEPS[step - 1] ?? 'well');
+    },
+  };
+}

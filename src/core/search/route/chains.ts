@@ -19,7 +19,7 @@ import {
 } from './inventory';
 import { firstOfEach, sameSocket, type Entry, type Pool } from './pool';
 import { reachAfter, standsApart, type Reach } from './standing';
-import type { Bridged, Bridging } from './bridging';
+import { FREE, isThrough, type Course } from './course';
 import { owingOver, type Owing } from './owing';
 
 /** A part of a chain, entered by one port and left by another. */
@@ -54,10 +54,8 @@ interface Node {
   /** Every box on the way. */
   readonly path: string;
   readonly cost: Cost;
-  /** It has been through a part that every chain has to lead through, or there is none such. */
-  readonly passed: boolean;
-  /** How far it has bridged a distance; well where there is none. */
-  readonly bridged: Bridged;
+  /** How far it is on the course that every chain has to take. */
+  readonly step: number;
   /** How far it reaches from the last thing that stands somewhere. */
   readonly reach: Reach;
   /** Pieces of copper to buy, one in another, since the last box, and before the first. */
@@ -108,10 +106,8 @@ export interface ChainSearch {
   readonly unboxed?: number;
   /** What a chain that begins at an end brings with it beside its parts, such as a supply for the source. */
   readonly extra?: (start: OpenEnd) => Cost;
-  /** Every chain has to lead through one of these. */
-  readonly via?: ReadonlySet<Part>;
-  /** And then bridge a distance: how far it has with a part more. */
-  readonly bridges?: Bridging;
+  /** What every chain has to lead through. */
+  readonly course?: Course;
   /** Metres that a chain has to bridge by itself, as leads are sold. */
   readonly metres?: number;
   /** The most that may be spent. */
@@ -132,8 +128,8 @@ const soFar = ({ cost, owed }: Node): Cost => plus(cost, { ...NOTHING, weight: o
 /** What is owed for metres at the end of a chain; what is longer than it has to be gives nothing back. */
 const owedAtLast = ({ owed }: Node): Cost => ({ ...NOTHING, weight: Math.max(0, owed) });
 
-const signatureOf = ({ from, end, path, reach, bridged }: Node): string =>
-  `${from.id}|${path}|${reach}|${bridged}|${end.state}`;
+const signatureOf = ({ from, end, path, reach, step }: Node): string =>
+  `${from.id}|${path}|${reach}|${step}|${end.state}`;
 
 /**
  * Whether `a` can stand for `b` in every chain that goes on from either: it costs no more even where everything that it
@@ -168,6 +164,7 @@ export class ChainFinder {
   private readonly prices: ReadonlyMap<string, number>;
   private readonly least: Bounds;
   private readonly owing: Owing | undefined;
+  private readonly course: Course;
   /** How many open ends have been looked at. */
   expanded = 0;
   /** What the least chain weighs that was given up because it has too many parts; Infinity where none was. */
@@ -178,8 +175,9 @@ export class ChainFinder {
     const { goal: part, ports, accepts, always = false, purse } = search;
     const goal = { part, ports, accepts, always };
     this.owing = owingOver(search, search.goal);
-    const { starts, pool, via, known } = search;
-    this.least = boundsTo(goal, starts, pool, purse, { via, known, owing: this.owing });
+    const { starts, pool, course = FREE, known } = search;
+    this.course = course;
+    this.least = boundsTo(goal, starts, pool, purse, { course, known, owing: this.owing });
     for (const end of search.starts) this.begin(end);
   }
 
@@ -198,8 +196,7 @@ export class ChainFinder {
       first: 0,
       extra: search.extra?.(end) ?? NOTHING,
       owed: this.owing?.after([part, ...of]) ?? 0,
-      passed: search.via === undefined || of.some((one) => this.isVia(one)),
-      bridged: this.bridgedOver(of, 'not'),
+      step: of.reduce((step, one) => this.course.after(one, step), this.course.begin(end)),
       cost: costOf(of, search.purse),
     });
   }
@@ -257,18 +254,9 @@ export class ChainFinder {
     return false;
   }
 
-  private bridgedOver(parts: readonly Part[], before: Bridged): Bridged {
-    const { bridges } = this.search;
-    return bridges ? parts.reduce((bridged, part) => bridges(part, bridged), before) : 'well';
-  }
-
-  private isVia(part: Part): boolean {
-    return this.search.via?.has(part) ?? false;
-  }
-
   /** The least that is still to be paid from an open end. */
-  private ahead(end: OpenEnd, passed: boolean): Cost | undefined {
-    const weight = this.least.from(end, passed);
+  private ahead({ end, step }: Node): Cost | undefined {
+    const weight = this.least.from(end, step);
     return Number.isFinite(weight) ? { ...NOTHING, weight: this.boxedToo(end, weight) } : undefined;
   }
 
@@ -293,7 +281,7 @@ export class ChainFinder {
   private leastBox: number | undefined;
 
   private arrive(node: Node): void {
-    if (!node.passed || node.bridged !== 'well') return;
+    if (!isThrough(this.course, node.step)) return;
     const { ports, goal, purse } = this.search;
     for (const port of firstOfEach(ports)) {
       if (standsApart(node.reach, goal, port) || !this.isAccepted(port, node.end)) continue;
@@ -315,15 +303,15 @@ export class ChainFinder {
   }
 
   /** Every part that could be put on, what can cost least first. Ends of one state go on alike. */
-  private onwardFrom({ end, passed }: Node): readonly Onward[] {
-    const key = `${passed} ${end.state}`;
+  private onwardFrom({ end, step }: Node): readonly Onward[] {
+    const key = `${step} ${end.state}`;
     const known = this.onwards.get(key);
     if (known) return known;
     const { pool, purse } = this.search;
     const over = this.least.over(end);
     const found: Onward[] = [];
     for (const entry of pool.entriesFor(end)) {
-      const least = over(entry.part, passed || this.isVia(entry.part));
+      const least = over(entry.part, this.course.after(entry.part, step));
       const weight = (entry.part.paths ?? []).length > 0 ? least : this.boxedToo(end, least);
       const own = costOfOneMore(entry.part, NONE_USED, purse);
       const spared = this.owing?.spares(entry.part) ?? 0;
@@ -370,15 +358,13 @@ export class ChainFinder {
     const copper = isPassiveLink(part) ? node.copper + own.purchases : 0;
     if (copper > MOST_COPPER) return;
     const cost = plus(node.cost, own);
-    const passed = node.passed || this.isVia(part);
-    const bridged = passed ? this.bridgedOver([part], node.bridged) : node.bridged;
+    const step = this.course.after(part, node.step);
     for (const { end, says } of pool.stepsOver(node.end, next)) {
       this.grow({
         from: node.from,
         end,
         cost,
-        passed,
-        bridged,
+        step,
         owed: node.owed - (this.owing?.spares(part) ?? 0),
         reach: reachAfter(node.reach, part, end.port),
         copper,
@@ -392,7 +378,7 @@ export class ChainFinder {
   }
 
   private grow(node: Node): void {
-    const ahead = this.ahead(node.end, node.passed);
+    const ahead = this.ahead(node);
     if (ahead && !this.isDominated(node))
       this.queue.push({ node, bound: plus(plus(soFar(node), ahead), node.extra) });
   }

@@ -15,7 +15,9 @@ import { Leg } from './legs';
 import type { RequestSource, RouteRequest } from './request';
 import { apart } from './runs';
 import { entriesOf, firstOfPairs } from './sockets';
-import { viaBoxes, viaFar } from './vias';
+import { boxCourse } from './vias';
+import { farCourse } from './bridging';
+import { bothOf, FREE } from './course';
 
 /** How many things that are carried along have to share a hub with what records; 0 where a host has ports for them, or a jack for the sound. */
 const hubFor = ({ request }: Ground, host: Part): number => {
@@ -150,7 +152,7 @@ export class LegStore {
     const { ground } = this;
     const charges = ground.charge && chargesThrough(recorder.part);
     const carries = recorder === ground.recorders[0] ? hubFor(ground, recorder.part) : 0;
-    const recorderPlace = this.placeOf(recorder);
+    const isFar = ground.far && (!ground.middle || farOut(ground.request, this.placeOf(recorder)));
     return this.leg(`${from} > ${this.keyOf(recorder)}`, () => {
       const [first] = starts;
       const { ports, accepts } = this.goalAt(recorder);
@@ -171,10 +173,10 @@ export class LegStore {
         ...(this.couldPad(middle) && {
           needless: (from: PartPort, parts: readonly Part[]) => ground.needless(from, parts, middle),
         }),
-        ...((charges || carries > 0) && { via: viaBoxes(ground.pool, charges, carries) }),
-        ...(ground.far &&
-          (ground.middle ? farOut(ground.request, recorderPlace) : true) &&
-          viaFar(ground.pool, starts, recorder.part, reachByNumbers(ground.request))),
+        course: bothOf(
+          charges || carries > 0 ? boxCourse(ground.pool, charges, carries) : FREE,
+          isFar ? farCourse(recorder.part, reachByNumbers(ground.request)) : FREE,
+        ),
         ...(first?.part.power && { extra: ground.extra }),
       });
     });
@@ -194,6 +196,7 @@ export class LegStore {
   toMiddle(source: Piece, middle: Part): Leg {
     const { ground } = this;
     const place = this.placeOf(source);
+    const isFar = ground.far && ground.middle !== undefined && farIn(ground.request, place);
     const unboxed = this.unboxed(middle);
     return this.leg(`${this.keyOf(source)} > ${middle.id}`, () => {
       const starts = firstOfPairs(endsOfSource(ground, source));
@@ -210,10 +213,7 @@ export class LegStore {
         inLine: this.inLine,
         rough: (port, end) => this.roughAt(middle, port, end),
         ...(unboxed !== undefined && { unboxed }),
-        ...(ground.far &&
-          ground.middle &&
-          farIn(ground.request, place) &&
-          viaFar(ground.pool, starts, middle, reachByNumbers(ground.request))),
+        course: isFar ? farCourse(middle, reachByNumbers(ground.request)) : FREE,
         accepts: (port, end) => passes(middle, port, end),
         always: true,
       });
