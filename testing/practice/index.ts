@@ -5,9 +5,20 @@ import { CALLS } from './calls';
 import { HEADSET } from './headset';
 import { PLAYED } from './played';
 import { TOGETHER } from './together';
+import { FAR_OFF } from './far-off';
 import { USB } from './usb';
 
 /** Requests of the trade with the answers of practice. */
-export const PRACTICE = [...HEADSET, ...USB, ...BOXES, ...CALLS, ...BESIDE, ...PLAYED, ...ASKED, ...TOGETHER];
+export const PRACTICE = [
+  ...HEADSET,
+  ...USB,
+  ...BOXES,
+  ...CALLS,
+  ...BESIDE,
+  ...PLAYED,
+  ...ASKED,
+  ...TOGETHER,
+  ...FAR_OFF,
+];
 export { against } from './judge';
 export { requestOf, type Answer, type PracticeCase } from './case';

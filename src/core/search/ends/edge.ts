@@ -84,7 +84,7 @@ export function isTender({ analogue }: OpenEnd): boolean {
   return upper !== undefined && ohmsBetween(upper, loudestPair(upper).pair) > LINE_OHMS;
 }
 
-/** A source by its two loudest contacts straight on every two contacts of a port of a part, either way round. */
+/** A source by its two loudest contacts straight on every two contacts of a port of a part, where it is to be fed either way round. */
 export function onEveryPair(end: OpenEnd, part: Part, port: PartPort): OpenEnd[] {
   const { analogue } = end;
   if (!analogue || isDigital(port)) return [];
@@ -97,9 +97,11 @@ export function onEveryPair(end: OpenEnd, part: Part, port: PartPort): OpenEnd[]
     pairs: [pair],
     ...(of.edge && { edge: { ...of.edge, analogue: at(of.edge.analogue, pair) } }),
   });
-  return contacts.flatMap((one) =>
+  // Of direct current it hangs on which way round; a sound has none.
+  const eitherWay = analogue.wants.length > 0;
+  return contacts.flatMap((one, index) =>
     contacts
-      .filter((other) => other !== one)
+      .filter((other, at) => (eitherWay ? other !== one : at > index))
       .map((other): OpenEnd => {
         const state = `${end.state} on ${port.connector} ${port.gender} ${one}${other}`;
         return { part, port: own, analogue: at(analogue, [one, other]), state };

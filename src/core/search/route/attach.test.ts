@@ -5,7 +5,8 @@ import { chargesThrough, chargingSockets, suppliedPorts } from './charging';
 import { completed } from './complete';
 import { USUAL_BOTHER } from '../bother';
 import type { RouteRequest, Wishes } from './request';
-import { between, isTaken, layoutCost, split, withJoint, type Layout } from './layout';
+import { layLayout as lay } from '../../../../testing/lay-layout';
+import { between, isTaken, layoutCost, split, type Layout } from './layout';
 
 const part = (id: string) => findPart(id)!;
 const purse = (drawer: Readonly<Record<string, number>> = {}) => ({ drawer, bother: USUAL_BOTHER });
@@ -17,25 +18,6 @@ const asking = (wishes: Wishes): RouteRequest => ({
   destinations: [],
   wishes,
 });
-
-/** A layout from "id" or "id:part" and "a.port b.port". */
-function lay(pieces: readonly string[], joints: readonly string[]): Layout {
-  const begun: Layout = {
-    pieces: pieces.map((piece) => {
-      const [id = '', of = id] = piece.split(':');
-      return { id, part: part(of) };
-    }),
-    joints: [],
-    sources: [pieces[0]!.split(':')[0]!],
-    recorders: [pieces.at(-1)!.split(':')[0]!],
-    kind: '',
-  };
-  const ref = (text: string) => ({ part: text.split('.')[0]!, port: text.split('.')[1]! });
-  return joints.reduce((layout, joint) => {
-    const [a = '', b = ''] = joint.split(' ');
-    return withJoint(layout, ref(a), ref(b));
-  }, begun);
-}
 
 const deck = lay(
   ['deck', 'lead-rca', 'line-streamer', 'phone-usb-c'],

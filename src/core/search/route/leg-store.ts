@@ -40,6 +40,15 @@ const reachByNumbers = ({ wishes, distances = [] }: RouteRequest): boolean => {
   return Math.min(...all) <= LONGEST_RUN + UNBALANCED_METRES;
 };
 
+/** Where a part in the middle stands: with the sources, or with what records. */
+export type Stand = 'source' | 'recorder';
+
+/** What a leg has to bridge: metres by itself, or in some way. */
+interface Stretch {
+  readonly metres?: number;
+  readonly isFar?: boolean;
+}
+
 /** Legs that ask for the same way are one. */
 export class LegStore {
   private readonly legs = new Map<string, Leg>();
@@ -136,24 +145,40 @@ export class LegStore {
     return (request.sources[sources.indexOf(piece)] ?? request.destinations[recorders.indexOf(piece)])?.place;
   }
 
-  private metresOut(recorder: Piece): number {
-    const { request } = this.ground;
-    return apart(request, request.throughPlace, this.placeOf(recorder));
+  private metresBetween(source: Piece, recorder: Piece): number {
+    return metresTo(this.ground.request, this.placeOf(source), this.placeOf(recorder));
   }
 
-  /** `middle`: what the leg leads out of, where that is to be bought or there. `metres`: what it has to bridge by itself. */
+  private isFarOut(recorder: Piece): boolean {
+    const { far, middle, request } = this.ground;
+    return far && (!middle || farOut(request, this.placeOf(recorder)));
+  }
+
+  /** Out of the box that is there. */
+  private outOfGiven(recorder: Piece): Stretch {
+    const { request } = this.ground;
+    return { metres: apart(request, request.throughPlace, this.placeOf(recorder)) };
+  }
+
+  /** Out of what stands in the middle. `at`: where that stands, if it is to be bought. */
+  outOf(middle: Part, starts: readonly OpenEnd[], recorder: Piece, at: Stand): Leg {
+    const given = this.ground.middle !== undefined;
+    const stretch = given ? this.outOfGiven(recorder) : at === 'recorder' ? { isFar: false } : {};
+    return this.toRecorder(middle.id, starts, recorder, middle, stretch);
+  }
+
+  /** `middle`: what the leg leads out of, where that is to be bought or there. */
   toRecorder(
     from: string,
     starts: readonly OpenEnd[],
     recorder: Piece,
     middle?: Part,
-    metres = middle && middle === this.ground.middle ? this.metresOut(recorder) : 0,
+    { metres = 0, isFar = this.isFarOut(recorder) }: Stretch = {},
   ): Leg {
     const { ground } = this;
     const charges = ground.charge && chargesThrough(recorder.part);
     const carries = recorder === ground.recorders[0] ? hubFor(ground, recorder.part) : 0;
-    const isFar = ground.far && (!ground.middle || farOut(ground.request, this.placeOf(recorder)));
-    return this.leg(`${from} > ${this.keyOf(recorder)}`, () => {
+    return this.leg(`${from} > ${this.keyOf(recorder)} ${isFar}`, () => {
       const [first] = starts;
       const { ports, accepts } = this.goalAt(recorder);
       return new ChainFinder({
@@ -189,16 +214,21 @@ export class LegStore {
       all ? ends : firstOfPairs(ends),
       recorder,
       undefined,
-      metresTo(this.ground.request, this.placeOf(source), this.placeOf(recorder)),
+      { metres: this.metresBetween(source, recorder) },
     );
   }
 
-  toMiddle(source: Piece, middle: Part): Leg {
+  /** Into what stands in the middle. `at`: where that stands, if it is to be bought. */
+  toMiddle(source: Piece, middle: Part, at: Stand): Leg {
     const { ground } = this;
     const place = this.placeOf(source);
-    const isFar = ground.far && ground.middle !== undefined && farIn(ground.request, place);
+    const isFarIn = ground.middle
+      ? farIn(ground.request, place)
+      : at === 'recorder' &&
+        ground.recorders.some((recorder) => this.metresBetween(source, recorder) > UNBALANCED_METRES);
+    const isFar = ground.far && isFarIn;
     const unboxed = this.unboxed(middle);
-    return this.leg(`${this.keyOf(source)} > ${middle.id}`, () => {
+    return this.leg(`${this.keyOf(source)} > ${middle.id} ${isFar}`, () => {
       const starts = firstOfPairs(endsOfSource(ground, source));
       return new ChainFinder({
         starts,

@@ -1,22 +1,14 @@
-import { findPart, type Part, type PartPort, isSupply, isHeadphones, isWornToListen } from '../../parts';
+import { isHeadphones, type Part, type PartPort } from '../../parts';
+import { Alike } from './alike';
 import type { Stock } from './attach';
-import { chargesThrough } from './charging';
+import { leastExtra, partFor, supplyExtra } from './extras';
 import { completed } from './complete';
+import { straightened } from './crossed';
 import { boxOf } from './gear';
 import { Heap } from '../heap';
-import {
-  compareCosts,
-  compareWeights,
-  costFor,
-  costOfOneMore,
-  NOTHING,
-  plus,
-  useOf,
-  type Cost,
-  type Purse,
-} from './inventory';
+import { compareCosts, compareWeights, NOTHING, plus, type Cost } from './inventory';
 import { socketKind } from './chain-kinds';
-import { between, layoutCost, partsIn, type Layout } from './layout';
+import { between, layoutCost, type Layout } from './layout';
 import {
   bestOf,
   boxesOf,
@@ -30,41 +22,12 @@ import {
   type Found,
 } from './rank';
 import type { RouteRequest } from './request';
+import { couldReachSides } from './reached';
 import { overruns } from './runs';
 import type { Ground } from './ground';
 import { streamsOf, type Stream } from './streams';
 import { passesCharge } from './vias';
-import { leastForCallers } from './call-in';
-import { callersIn } from './far-ends';
 import type { Verdicts } from './verdicts';
-
-/** The part that a request names. */
-export const partFor = (request: RouteRequest, id: string): Part => {
-  const part = findPart(id) ?? request.ownParts?.find((own) => own.id === id);
-  if (!part) throw new Error(`request: no part "${id}"`);
-  return part;
-};
-
-/** The least that what was asked for beside the chain itself costs: headphones to listen, a supply to charge. */
-function leastExtra(request: RouteRequest, parts: readonly Part[], purse: Purse): Cost {
-  const { hear, guests, charge, callers } = request.wishes ?? {};
-  const least = (some: readonly Part[]): Cost =>
-    some.map((part) => costOfOneMore(part, useOf([]), purse)).sort(compareCosts)[0] ?? NOTHING;
-  const box = callers ? boxOf(request) : undefined;
-  const atFarEnds = box && leastForCallers(box, callersIn(request).length, { parts, purse });
-  const isWorn = request.sources.some(({ part }) => isWornToListen(partFor(request, part)));
-  const listening = (hear || guests) && !box && !isWorn ? least(parts.filter(isHeadphones)) : NOTHING;
-  const charging = charge && request.destinations.some(({ part }) => chargesThrough(partFor(request, part)));
-  return plus(plus(listening, atFarEnds ?? NOTHING), charging ? least(parts.filter(isSupply)) : NOTHING);
-}
-
-/** A source that runs on its digital plug alone and gives its sound by another wants a supply there. */
-function supplyExtra(parts: readonly Part[], purse: Purse): Ground['extra'] {
-  const costs = parts.filter(isSupply).map((part) => costOfOneMore(part, useOf([]), purse));
-  const least = costs.sort(compareCosts)[0] ?? costFor(0, 0, 1, purse);
-  return ({ part, digital }) =>
-    !digital && part.power?.every((source) => 'port' in source) ? least : NOTHING;
-}
 
 /** A stream with its bound, which only a step of its own changes. */
 interface Bounded {
@@ -85,9 +48,6 @@ interface Waiting {
   readonly turn: Cost;
 }
 
-/** After so many answers over the same parts those over other sockets wait until what weighs as much was looked at. Ours. */
-const MOST_ALIKE = 3;
-
 /** So many open ends are looked at for the first layout of a shape, on the average, and at a time. */
 const MOST_DIVE = 150;
 const DIVE = 50;
@@ -96,16 +56,26 @@ const MOST_TRIES = 3;
 /** Twice the work on a shape counts as so much more weight. */
 const DOUBLING = 35;
 
+/** What a search may rest on beside its question. */
+export interface Beside {
+  /** What another search of the same pass has found. */
+  readonly known?: readonly Found[];
+  /** The best of the passes before, beside which what is found here has to be sensible. */
+  readonly first?: Found | undefined;
+  /** By which shapes it looks. */
+  readonly shapes?: ((ground: Ground) => readonly Stream[]) | undefined;
+}
+
 /** One search under one grade of evidence: layouts by cost, judged as they come, until no better can follow. */
 export class Search {
   private readonly streams: Bounded[];
   private readonly waiting = new Heap<Waiting>((a, b) => compareCosts(a.turn, b.turn));
-  /** What the answers over the same parts weighed. */
-  private readonly answered = new Map<string, number[]>();
+  private readonly alike = new Alike();
   /** Shapes: of layouts that differ by like things exchanged one is enough. */
   private readonly seen = new Set<string>();
   private readonly surcharge: Cost;
   private readonly stock: Stock;
+  private readonly first: Found | undefined;
   readonly found: Found[] = [];
   /** Layouts that the pipeline judged. */
   judged = 0;
@@ -119,15 +89,13 @@ export class Search {
     private readonly count: number,
     /** Of all searches for the request. */
     private readonly verdicts: Verdicts,
-    /** What a narrower search of the same pass has found. */
-    known: readonly Found[] = [],
-    /** The best of the passes before, beside which what is found here has to be sensible. */
-    private readonly first?: Found,
+    { known = [], first, shapes = streamsOf }: Beside = {},
   ) {
+    this.first = first;
     this.ceiling = first && { ...NOTHING, weight: sensibleBeside(first, request.prefer) };
     this.stock = { parts, purse: ground.purse };
     const extra = supplyExtra(parts, ground.purse);
-    const streams = streamsOf({
+    const streams = shapes({
       ...ground,
       extra,
       ceiling: () => this.ceiling,
@@ -163,9 +131,11 @@ export class Search {
     return isOutdone ? [] : completed(layout, this.request, this.stock);
   }
 
-  private offer(layout: Layout): void {
+  private offer(offered: Layout): void {
+    const layout = straightened(offered);
     const cost = layoutCost(layout, this.stock.purse);
     if (this.ceiling && compareWeights(cost, this.ceiling) > 0) return;
+    if (!couldReachSides(layout, this.request.wishes ?? {})) return;
     if (!this.pass.longRuns && overruns(layout, this.request) > 0) return;
     const key = this.verdicts.shapeOf(layout);
     if (this.seen.has(key)) return;
@@ -174,13 +144,10 @@ export class Search {
       this.waiting.push({ layout, cost, turn: cost });
   }
 
-  /** Judges a layout; one over the same parts as several answers is first put off to what those weighed, if it could be better. */
+  /** Judges a layout; one that is like several answers is first put off to what it is likely to weigh. */
   private judge({ layout, cost, turn }: Waiting): void {
-    const alike = this.answered.get(partsIn(layout)) ?? [];
-    const least = Math.min(...alike);
-    const later = { ...cost, weight: least };
-    if (alike.length >= MOST_ALIKE && compareWeights(turn, later) < 0)
-      this.waiting.push({ layout, cost, turn: later });
+    const later = { ...cost, weight: this.alike.likely(layout, cost.weight) };
+    if (compareWeights(turn, later) < 0) this.waiting.push({ layout, cost, turn: later });
     else this.decide(layout, cost);
   }
 
@@ -265,8 +232,7 @@ export class Search {
 
   private keep(found: Found): void {
     this.found.push(found);
-    const parts = partsIn(found.layout);
-    this.answered.set(parts, [...(this.answered.get(parts) ?? []), this.weigh(found)]);
+    this.alike.answered(found.layout, this.weigh(found));
     this.best = bestOf(this.found, this.count, this.request.prefer);
     const { best } = this;
     const first = this.first ?? best[0];
@@ -303,6 +269,11 @@ export class Search {
   }
 
   private diving: Generator<void> | undefined = this.dive();
+
+  /** It has not looked at the cheapest of each shape yet. */
+  get isDiving(): boolean {
+    return this.diving !== undefined;
+  }
 
   /** One step more; false when nothing better can follow. */
   proceed(): boolean {

@@ -56,7 +56,7 @@ export function firstOfEach(ports: readonly PartPort[]): readonly PartPort[] {
 
 const likes = new WeakMap<Part, Map<PartPort, readonly PartPort[]>>();
 
-/** Sockets of a part that take the same plug to the same purpose as one that was chosen, that one first. */
+/** Sockets of a part that take the same plug to the same purpose as one that was chosen: that one first, then those that are as good, then such as the other side of its pair. */
 export function likeSockets(part: Part, port: PartPort): readonly PartPort[] {
   const byPort = likes.get(part) ?? new Map<PartPort, readonly PartPort[]>();
   likes.set(part, byPort);
@@ -65,7 +65,9 @@ export function likeSockets(part: Part, port: PartPort): readonly PartPort[] {
   const what = ({ connector, gender, direction, roles }: PartPort) =>
     JSON.stringify([connector, gender, direction, roles ?? {}]);
   const own = what(port);
-  const found = [port, ...part.ports.filter((other) => other !== port && what(other) === own)];
+  const others = part.ports.filter((other) => other !== port && what(other) === own);
+  const isAsGood = (other: PartPort) => port.alike !== undefined && other.alike === port.alike;
+  const found = [port, ...others.filter(isAsGood), ...others.filter((other) => !isAsGood(other))];
   byPort.set(port, found);
   return found;
 }

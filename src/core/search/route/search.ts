@@ -13,7 +13,9 @@ import type { Ground } from './ground';
 import { sureOf, type Lefts } from './sure';
 import { Verdicts } from './verdicts';
 import { isAllowed } from './wishes';
-import { partFor, Search, type Pass } from './pass';
+import { partFor } from './extras';
+import { Search, type Beside, type Pass } from './pass';
+import { isOneChain, streamsByBox, type Stream } from './streams';
 
 /** How many routes are wanted, and how much may be spent on finding them. */
 export interface SearchLimits {
@@ -134,6 +136,8 @@ function passesOf(grades: readonly number[], request: RouteRequest): Pass[] {
 
 /** A search that has not ended after so many steps waits until chains of so few parts were searched to their end: what they give bounds the rest. */
 const PLAIN_STEPS = 2000;
+/** And after so few until the cheapest over each box was looked at. */
+const BOX_STEPS = 2000;
 const SHORT = 3;
 /** Of the time that a search has, so much goes to short chains at the most. */
 const SHORT_SHARE = 0.4;
@@ -206,25 +210,46 @@ interface Passed {
   readonly more: { readonly judged: number; readonly steps: number };
 }
 
-/** One pass: at once to its end where that is near, else by way of short chains. */
+/** A search of a pass over chains of so many parts, with what is known, by all shapes or by some. */
+type Begin = (longest: number, beside?: Omit<Beside, 'first'>) => Search;
+
+/** A search beside a run, for what bounds the rest of it: after so much work of the run, by which shapes. */
+interface Aside {
+  readonly after: number;
+  readonly shapes?: (ground: Ground) => readonly Stream[];
+}
+
+/** The cheapest over each box, where there is one chain; then all chains of few parts. */
+const asidesFor = (ground: Pick<Ground, 'middle' | 'sources' | 'recorders'>): readonly Aside[] => [
+  ...(isOneChain(ground) ? [{ after: BOX_STEPS, shapes: streamsByBox }] : []),
+  { after: PLAIN_STEPS },
+];
+
+/** One pass: at once to its end where that is near, else by way of other searches. */
 function* passed(
-  begin: (longest: number, known?: readonly Found[]) => Search,
+  begin: Begin,
   limits: SearchLimits,
   began: number,
   before: Before,
+  asides: readonly Aside[],
 ): Generator<Looked, Passed> {
-  const late = (one: Search, share: number, earlier = before) =>
-    isLate(one, shared(limits, share), began, earlier);
   const run = begin(limits.longest);
-  const isLong = () => SHORT < limits.longest && workOf(run) >= PLAIN_STEPS;
-  const left = yield* goOn(run, () => isLong() || late(run, 1), before);
-  if (!isLong()) return { run, left, more: { judged: 0, steps: 0 } };
-  const short = begin(SHORT, run.found);
-  yield* goOn(short, () => late(short, SHORT_SHARE), before);
-  run.adopt(short.found);
-  const more = { judged: short.judged, steps: workOf(short) };
-  const earlier = { ...before, steps: before.steps + more.steps };
-  return { run, left: yield* goOn(run, () => late(run, 1, earlier), earlier), more };
+  let more = { judged: 0, steps: 0 };
+  const earlier = () => ({ ...before, steps: before.steps + more.steps });
+  const late = (one: Search) => isLate(one, limits, began, earlier());
+  for (const { after, shapes } of SHORT < limits.longest ? asides : []) {
+    const isLong = () => workOf(run) >= after;
+    const left = yield* goOn(run, () => isLong() || late(run), earlier());
+    if (!isLong()) return { run, left, more };
+    const short = begin(SHORT, { known: run.found, shapes });
+    const [since, share] = [performance.now(), shared(limits, SHORT_SHARE)];
+    const isOver = () =>
+      (shapes !== undefined && !short.isDiving) || isLate(short, share, since, before) || late(short);
+    yield* goOn(short, isOver, before);
+    run.adopt(short.found);
+    more = { judged: more.judged + short.judged, steps: more.steps + workOf(short) };
+  }
+  return { run, left: yield* goOn(run, () => late(run), earlier()), more };
 }
 
 /** What every pass stands on. */
@@ -251,6 +276,23 @@ function groundFor(
   };
 }
 
+/** Grades of evidence that a request takes, the best first. */
+const gradesTaken = (
+  { wishes }: RouteRequest,
+  ways: readonly ReadonlyMap<unknown, number>[],
+): readonly number[] =>
+  [...new Set(ways.flatMap((byWay) => [...byWay.values()]))]
+    .filter((grade) => wishes?.risk !== 'proven' || grade <= ITSELF)
+    .sort();
+
+/** What the weights that passes ruled out come to. */
+function endOf(lefts: Lefts, isLater: boolean): Pick<SearchResult, 'complete' | 'ruledOut' | 'late'> {
+  const ruledOut = Math.min(Infinity, ...lefts);
+  return ruledOut === Infinity
+    ? { complete: true, late: false }
+    : { complete: false, ruledOut, late: isLater };
+}
+
 /**
  * The best routes for a request whose names are known. Yields now and then, so that whoever runs it can show how far it is
  * or let it go.
@@ -265,9 +307,7 @@ export function* search(
   const given = [...sources, ...recorders].map(({ part }) => part);
   const parts = powerable(allowedParts(request, catalogue), given);
   const byRecorder = new Map(recorders.map((recorder) => [recorder, gradesOf(request, recorder)]));
-  const grades = [...new Set([...byRecorder.values()].flatMap((ways) => [...ways.values()]))]
-    .filter((grade) => request.wishes?.risk !== 'proven' || grade <= ITSELF)
-    .sort();
+  const grades = gradesTaken(request, [...byRecorder.values()]);
   let found: Found[] = [];
   let searched = 0;
   const lefts: number[] = [];
@@ -292,23 +332,23 @@ export function* search(
     const patience = Math.max(1, (PATIENCE * (index + 1)) / passes.length);
     const passOf = (one: Found) => foundIn.get(one) ?? index;
     const before: Before = { found, judged: searched, steps, patience, lefts: [...lefts], passOf };
-    const begin = (longest: number, known?: readonly Found[]) =>
-      new Search(request, parts, { ...ground, longest }, pass, limits.count, verdicts, known, found[0]);
-    const { run, left, more } = yield* passed(begin, limits, began, before);
+    const begin: Begin = (longest, beside) =>
+      new Search(request, parts, { ...ground, longest }, pass, limits.count, verdicts, {
+        first: found[0],
+        ...beside,
+      });
+    const { run, left, more } = yield* passed(begin, limits, began, before, asidesFor(common));
     searched += run.judged + more.judged;
     steps += workOf(run) + more.steps;
     lefts[index] = left;
     for (const one of run.found) if (!foundIn.has(one)) foundIn.set(one, index);
     found = bestOf([...found, ...run.found], limits.count, request.prefer);
   }
-  const ruledOut = Math.min(Infinity, ...lefts);
   const sorted = found.sort(compareFound(request.prefer));
   return {
     found: sorted,
     searched,
     sure: sureOf(sorted, (one) => foundIn.get(one) ?? 0, lefts, request.prefer),
-    complete: ruledOut === Infinity,
-    ...(ruledOut < Infinity && { ruledOut }),
-    late: ruledOut < Infinity && performance.now() - began > limits.milliseconds,
+    ...endOf(lefts, performance.now() - began > limits.milliseconds),
   };
 }

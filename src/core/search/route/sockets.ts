@@ -118,8 +118,8 @@ export const splitEnds = (part: Part, sources: number): readonly OpenEnd[] =>
   });
 
 /**
- * Gives each of several chains a socket of its own: one like that which it was found for, by preference one whose channel no
- * other has (`apart`: on no account another). Undefined where there are not enough beside the
+ * Gives each of several chains a socket of its own: one like that which it was found for, by preference one that is as good, then one whose
+ * channel no other has (`apart`: that first, and on no account another). Undefined where there are not enough beside the
  * `others` that are in use.
  */
 export function assign(
@@ -137,7 +137,9 @@ export function assign(
     const [first] = free;
     // What reaches several channels is led by a pan or a mode; what reaches one shares it for good.
     const shares = first && channelsOf(part, first).length === 1;
-    const chosen = alone ?? (apart && shares ? undefined : first);
+    // What need not be kept apart goes into the next channel, not into the other side of one that is stereo.
+    const next = apart ? undefined : free.find(({ alike }) => alike !== undefined && alike === port.alike);
+    const chosen = next ?? alone ?? (apart && shares ? undefined : first);
     if (!chosen) return undefined;
     taken.push(chosen);
     for (const channel of channelsOf(part, chosen)) channels.add(channel);

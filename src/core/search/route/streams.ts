@@ -8,7 +8,7 @@ import { meetingIn, socketsFor, type Arrives } from './meeting';
 import { Rides } from './replay';
 import { costOfOneMore, NOTHING, plus, useOf, type Cost } from './inventory';
 import { withChain, withPiece, type Layout, type Piece } from './layout';
-import { LegStore } from './leg-store';
+import { LegStore, type Stand } from './leg-store';
 import { Legs } from './legs';
 import {
   assign,
@@ -180,8 +180,22 @@ function canStandSo(
 /** A box makes another way than another box does; copper, with as many sockets as it may have, is copper. */
 const nameInKind = (middle: Part): string => (isPassiveLink(middle) ? 'copper' : middle.id);
 
+/** One source comes to one recorder, over whatever there is. */
+export const isOneChain = ({
+  middle,
+  sources,
+  recorders,
+}: Pick<Ground, 'middle' | 'sources' | 'recorders'>): boolean =>
+  !middle && sources.length === 1 && recorders.length === 1;
+
+/** The whole way as one chain. */
+const asOneChain = (layout: Layout, middle: Part, into: PartChain, out: PartChain): Layout => ({
+  ...layout,
+  kind: ` ${kindOfChain(into.from, [...into.links, { part: middle }, ...out.links], out.to)}`,
+});
+
 /** Sources that join in a part, or one source that a part shares out: legs into it, and legs from it to each recorder. */
-function through(ground: Ground, store: LegStore, middle: Part): Stream {
+function through(ground: Ground, store: LegStore, middle: Part, at: Stand = 'source'): Stream {
   const { sources, recorders } = ground;
   const own = ground.middle
     ? NOTHING
@@ -198,9 +212,9 @@ function through(ground: Ground, store: LegStore, middle: Part): Stream {
   const legs = () =>
     new Legs(
       [
-        ...sources.map((source) => store.toMiddle(source, middle)),
+        ...sources.map((source) => store.toMiddle(source, middle, at)),
         ...recorders.map((recorder) =>
-          store.toRecorder(middle.id, endsTo(ground, middle, recorder, outEnds()), recorder, middle),
+          store.outOf(middle, endsTo(ground, middle, recorder, outEnds()), recorder, at),
         ),
       ],
       meetingIn(ground, middle, rides, arrives),
@@ -231,10 +245,12 @@ function through(ground: Ground, store: LegStore, middle: Part): Stream {
       sounds: sounds.join(' | '),
     };
     const joined = layLegs(named, ground, into.map(intoCopper), placed.id, ports);
-    return out.reduce((grown, chain, index) => {
+    const whole = out.reduce((grown, chain, index) => {
       const from = exits[index] ?? chain.from;
       return withChain(grown, placed.id, { ...outOfCopper(chain), from }, recorders[index]?.id ?? '');
     }, joined);
+    const [before, behind] = [into[0], out[0]];
+    return isOneChain(ground) && before && behind ? asOneChain(whole, middle, before, behind) : whole;
   });
 }
 
@@ -274,6 +290,20 @@ const couldStand = (part: Part, { sources, recorders, apart }: Ground): boolean 
   outputsOf(part) >= recorders.length &&
   part.ports.length >= sources.length + recorders.length;
 
+/** A stream for each part that could stand in the middle. What is bought for the middle of a long way stands at either end of it. */
+function middlesFor(ground: Ground, store: LegStore, isWanted: (part: Part) => boolean): Stream[] {
+  const stands: readonly Stand[] = ground.far ? ['source', 'recorder'] : ['source'];
+  return ground.pool.parts
+    .filter((part) => isWanted(part) && couldStand(part, ground))
+    .flatMap((part) => stands.map((at) => through(ground, store, part, at)));
+}
+
+/** The same ways as chains from one source to one recorder are, by the box that they lead over: the cheapest over each is soon found. */
+export function streamsByBox(ground: Ground): Stream[] {
+  const store = new LegStore(ground);
+  return middlesFor(ground, store, (part) => !isPassiveLink(part));
+}
+
 /** The shapes in which these sources can come to these recorders. */
 export function streamsOf(ground: Ground): Stream[] {
   const store = new LegStore(ground);
@@ -286,10 +316,8 @@ export function streamsOf(ground: Ground): Stream[] {
     return canBeApart(sends) ? [through(ground, store, middle)] : [];
   }
   const direct = intoRecorder(ground, store);
-  if (ground.sources.length === 1 && ground.recorders.length === 1) return direct;
-  const middles = ground.pool.parts
-    .filter((part) => couldStand(part, ground))
-    .map((part) => through(ground, store, part));
+  if (isOneChain(ground)) return direct;
+  const middles = middlesFor(ground, store, () => true);
   const [one, other, ...more] = ground.recorders;
   const onwards =
     one && other && more.length === 0
