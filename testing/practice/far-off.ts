@@ -1,4 +1,4 @@
-import { has, type PracticeCase } from './case';
+import { has, only, type PracticeCase } from './case';
 
 const onStage = (...parts: readonly string[]) => parts.map((part) => ({ part, place: 'stage' }));
 const apart = (metres: number) => ({ distances: [{ from: 'stage', to: 'desk', metres }] });
@@ -93,5 +93,12 @@ export const FAR_OFF: readonly PracticeCase[] = [
       destinations: [{ part: 'phone-8-pin', app: 'recorder-app', place: 'desk' }],
       ...apart(10),
     },
+  },
+  {
+    name: 'a dynamic microphone 40 m from a portable recorder: two XLR leads, one in the other',
+    from: ['dynamic-xlr'],
+    to: [['recorder-xlr']],
+    wishes: { length: 40 },
+    answers: [only('lead-xlr')],
   },
 ];

@@ -1,8 +1,10 @@
 import { runsAlong, UNBALANCED_METRES, type Run } from '../../engine/levels';
-import { wayOver } from '../../rig';
+import type { Part, PartPort } from '../../parts';
+import { mate } from '../../plugs';
+import { wayOver, type PortRef } from '../../rig';
 import { isDigital } from '../ends';
-import { growsLong, soldLength } from './lengths';
-import { betweenPieces, pieceOf, type Layout, type Piece } from './layout';
+import { growsLong, SOLD_METRES, soldLength } from './lengths';
+import { betweenPieces, pieceOf, withJoint, withPiece, type Layout, type Piece } from './layout';
 import type { RouteRequest } from './request';
 
 /** A piece on a way, with the ports by which it is entered and left. */
@@ -149,6 +151,46 @@ function lengthened(layout: Layout, stretch: Stretch, owned: Owned): Layout | un
   return short ? grown && lengthened(grown, stretch, owned) : layout;
 }
 
+/** The two ends of a lead that goes into another of its kind, as XLR leads do. */
+function endsOfLink({ ports }: Part): readonly [near: PartPort, far: PartPort] | undefined {
+  const [one, other, ...more] = ports;
+  return one && other && more.length === 0 && !isDigital(one) && mate(one, other).fits
+    ? [one, other]
+    : undefined;
+}
+
+/** Where no lead is sold long enough: the longest of a balanced one that goes into another of its kind, and another behind it. */
+function joinedOn(layout: Layout, way: readonly Stop[]): Layout | undefined {
+  const most = SOLD_METRES.at(-1) ?? 0;
+  const [stop] = way.filter(
+    ({ piece, into, out }, at) =>
+      growsLong(piece.part) &&
+      endsOfLink(piece.part) &&
+      into !== undefined &&
+      out !== undefined &&
+      (piece.length ?? 0) < most &&
+      isBalanced(way, at),
+  );
+  if (!stop?.into || !stop.out) return undefined;
+  const { piece, into, out } = stop;
+  const second = withPiece(layout, piece.part);
+  const moved = second.layout.joints.map((joint) => ({
+    ...joint,
+    plug: movedOn(joint.plug, { part: piece.id, port: out }, second.id),
+    jack: movedOn(joint.jack, { part: piece.id, port: out }, second.id),
+  }));
+  const pieces = second.layout.pieces.map((one) => (one.id === piece.id ? { ...one, length: most } : one));
+  return withJoint(
+    { ...second.layout, pieces, joints: moved },
+    { part: piece.id, port: out },
+    { part: second.id, port: into },
+  );
+}
+
+/** What was in one end of a piece is in the same end of another. */
+const movedOn = (ref: PortRef, from: PortRef, to: string): PortRef =>
+  ref.part === from.part && ref.port === from.port ? { ...ref, part: to } : ref;
+
 /** The lead that is best made long enough for a way: balanced before unbalanced, sound before numbers, then the first. */
 function longer(layout: Layout, way: readonly Stop[], metres: number, owned: Owned): Layout | undefined {
   const missing = metres - metresOf(way);
@@ -161,7 +203,7 @@ function longer(layout: Layout, way: readonly Stop[], metres: number, owned: Own
     return [{ piece, length, rank }];
   });
   const [best] = choices.sort((a, b) => a.rank - b.rank);
-  if (!best) return undefined;
+  if (!best) return joinedOn(layout, way);
   const pieces = layout.pieces.map((one) =>
     one.id === best.piece.id ? { ...one, length: best.length } : one,
   );
