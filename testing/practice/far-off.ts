@@ -101,4 +101,27 @@ export const FAR_OFF: readonly PracticeCase[] = [
     wishes: { length: 40 },
     answers: [only('lead-xlr')],
   },
+  {
+    name: 'a USB microphone 40 m from a laptop: no way, it is too far for its numbers',
+    from: ['usb-mic-low'],
+    to: [['laptop-combo', 'recorder-app']],
+    answers: [],
+    obstacles: ['length'],
+    more: {
+      sources: onStage('usb-mic-low'),
+      destinations: [{ part: 'laptop-combo', app: 'recorder-app', place: 'desk' }],
+      ...apart(40),
+    },
+  },
+  {
+    name: 'a USB microphone 10 m from a laptop: two leads of 5 m and a hub between them',
+    from: ['usb-mic-big'],
+    to: [['laptop-combo', 'recorder-app']],
+    answers: [has('lead-usb-a-b', 'hub-usb-a|hub-unpowered|hub-powered-odd|hub-usb-c')],
+    more: {
+      sources: onStage('usb-mic-big'),
+      destinations: [{ part: 'laptop-combo', app: 'recorder-app', place: 'desk' }],
+      ...apart(10),
+    },
+  },
 ];

@@ -18,6 +18,10 @@ export function soldLength(part: Part, atLeast: number): number | undefined {
   return SOLD_METRES.find((metres) => metres >= atLeast - 1e-9 && metres >= own && metres <= most);
 }
 
+/** The longest in which it is sold. */
+export const longestSold = (part: Part): number =>
+  Math.max(...SOLD_METRES.filter((metres) => soldLength(part, metres) === metres));
+
 /** Price of a lead of this length; of anything else its own. */
 export const priceOf = (part: Part, length?: number): number =>
   length === undefined || part.length === undefined || length <= part.length

@@ -174,9 +174,13 @@ export function firstRequestProblem(request: RouteRequest): RequestProblem | und
   return undefined;
 }
 
-/** Wishes that a request makes, by name. */
-export const wishesMade = ({ wishes = {} }: RouteRequest): WishName[] =>
-  WISH_NAMES.filter((name) => wishes[name] !== undefined && wishes[name] !== false && wishes[name] !== 'any');
+/** Wishes that a request makes, by name. Distances between places are one of length. */
+export const wishesMade = ({ wishes = {}, distances = [] }: RouteRequest): WishName[] =>
+  WISH_NAMES.filter(
+    (name) =>
+      (wishes[name] !== undefined && wishes[name] !== false && wishes[name] !== 'any') ||
+      (name === 'length' && distances.some(({ metres }) => metres > 0)),
+  );
 
 /** One sentence that names the place and the value. */
 export function sayRequestProblem(problem: RequestProblem): string {

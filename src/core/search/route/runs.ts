@@ -3,7 +3,7 @@ import type { Part, PartPort } from '../../parts';
 import { mate } from '../../plugs';
 import { wayOver, type PortRef } from '../../rig';
 import { isDigital } from '../ends';
-import { growsLong, SOLD_METRES, soldLength } from './lengths';
+import { growsLong, longestSold, soldLength } from './lengths';
 import { betweenPieces, pieceOf, withJoint, withPiece, type Layout, type Piece } from './layout';
 import type { RouteRequest } from './request';
 
@@ -151,6 +151,20 @@ function lengthened(layout: Layout, stretch: Stretch, owned: Owned): Layout | un
   return short ? grown && lengthened(grown, stretch, owned) : layout;
 }
 
+const grownTo = (layout: Layout, piece: Piece, length: number): Layout => ({
+  ...layout,
+  pieces: layout.pieces.map((one) => (one.id === piece.id ? { ...one, length } : one)),
+});
+
+/** Where none does it alone: a lead for numbers as long as such are sold, for what lies behind a hub to do the rest. */
+function asLongAsSold(layout: Layout, way: readonly Stop[]): Layout | undefined {
+  const [stop] = way.filter(
+    ({ piece: { part, length } }) =>
+      growsLong(part) && part.ports.some(isDigital) && (length ?? part.length ?? 0) < longestSold(part),
+  );
+  return stop && grownTo(layout, stop.piece, longestSold(stop.piece.part));
+}
+
 /** The two ends of a lead that goes into another of its kind, as XLR leads do. */
 function endsOfLink({ ports }: Part): readonly [near: PartPort, far: PartPort] | undefined {
   const [one, other, ...more] = ports;
@@ -161,14 +175,13 @@ function endsOfLink({ ports }: Part): readonly [near: PartPort, far: PartPort] |
 
 /** Where no lead is sold long enough: the longest of a balanced one that goes into another of its kind, and another behind it. */
 function joinedOn(layout: Layout, way: readonly Stop[]): Layout | undefined {
-  const most = SOLD_METRES.at(-1) ?? 0;
   const [stop] = way.filter(
     ({ piece, into, out }, at) =>
       growsLong(piece.part) &&
       endsOfLink(piece.part) &&
       into !== undefined &&
       out !== undefined &&
-      (piece.length ?? 0) < most &&
+      (piece.length ?? 0) < longestSold(piece.part) &&
       isBalanced(way, at),
   );
   if (!stop?.into || !stop.out) return undefined;
@@ -179,9 +192,8 @@ function joinedOn(layout: Layout, way: readonly Stop[]): Layout | undefined {
     plug: movedOn(joint.plug, { part: piece.id, port: out }, second.id),
     jack: movedOn(joint.jack, { part: piece.id, port: out }, second.id),
   }));
-  const pieces = second.layout.pieces.map((one) => (one.id === piece.id ? { ...one, length: most } : one));
   return withJoint(
-    { ...second.layout, pieces, joints: moved },
+    grownTo({ ...second.layout, joints: moved }, piece, longestSold(piece.part)),
     { part: piece.id, port: out },
     { part: second.id, port: into },
   );
@@ -203,11 +215,8 @@ function longer(layout: Layout, way: readonly Stop[], metres: number, owned: Own
     return [{ piece, length, rank }];
   });
   const [best] = choices.sort((a, b) => a.rank - b.rank);
-  if (!best) return joinedOn(layout, way);
-  const pieces = layout.pieces.map((one) =>
-    one.id === best.piece.id ? { ...one, length: best.length } : one,
-  );
-  return { ...layout, pieces };
+  if (!best) return joinedOn(layout, way) ?? asLongAsSold(layout, way);
+  return grownTo(layout, best.piece, best.length);
 }
 
 /** The layout with its leads as long as they have to be; undefined where no lead is sold that long. */

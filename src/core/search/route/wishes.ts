@@ -49,8 +49,8 @@ export function meets(layout: Layout, judged: Outcome, facts: Facts, request: Ro
 
 const isProven = (kind: string): boolean => kind === 'tested by you' || kind === 'common practice';
 
-/** The same question with one wish less. */
-export function without(request: RouteRequest, wish: WishName): RouteRequest {
+/** The same question with one wish less; without a length everything is in one place. */
+export function without({ distances, ...request }: RouteRequest, wish: WishName): RouteRequest {
   const { [wish]: _given, ...wishes } = request.wishes ?? {};
-  return { ...request, wishes };
+  return { ...request, wishes, ...(distances && wish !== 'length' && { distances }) };
 }
