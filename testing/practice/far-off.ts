@@ -124,4 +124,13 @@ export const FAR_OFF: readonly PracticeCase[] = [
       ...apart(10),
     },
   },
+  {
+    name: 'a dynamic microphone 18 m from a portable recorder, two XLR leads of 10 m owned, nothing to buy: one in the other',
+    from: ['dynamic-xlr'],
+    to: [['recorder-xlr']],
+    wishes: { length: 18, buyNothing: true },
+    drawer: { 'lead-xlr': 2 },
+    answers: [only('lead-xlr')],
+    more: { leadLengths: { 'lead-xlr': [10, 10] } },
+  },
 ];

@@ -15,7 +15,7 @@ import { carriedIn } from './gear';
 import { isTaken, type Layout } from './layout';
 import { noticed } from './noticed';
 import type { RouteRequest } from './request';
-import { bridged } from './runs';
+import { bridgings } from './growing';
 
 /** A supply at some charging socket of every recorder that would not charge otherwise. */
 function charged(layout: Layout, stock: Stock): Layout[] {
@@ -75,5 +75,5 @@ export function completed(bare: Layout, request: RouteRequest, stock: Stock): La
   const fed = wishes.charge ? lit.flatMap((layout) => charged(layout, stock)) : lit;
   const carried = carriedIn(request);
   const all = carried.length === 0 ? fed : fed.flatMap((layout) => withCarried(layout, carried, stock));
-  return all.flatMap((layout) => bridged(layout, request) ?? []);
+  return all.flatMap((layout) => bridgings(layout, request));
 }

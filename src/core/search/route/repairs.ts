@@ -6,7 +6,7 @@ import { exchanges } from '../fixes/at-hand';
 import { withHeadphones, withSecondLead, withSupply, type Stock } from './attach';
 import { pieceOf, type Layout } from './layout';
 import type { RouteRequest } from './request';
-import { bridged } from './runs';
+import { bridgings } from './growing';
 
 /** Of the supplies for one socket the cheapest may be too weak. */
 const MOST_SUPPLIES = 3;
@@ -42,5 +42,5 @@ export function repairsOf(
   const doubled = curedBy('pair').length > 0 ? withSecondLead(layout) : [];
   const unnoticed = curedBy('headphones').flatMap(({ where }) => pieceOf(layout, where.part ?? '') ?? []);
   const noticed = unnoticed.length > 0 ? withHeadphones(layout, stock) : [];
-  return [...supplied, ...doubled, ...noticed].flatMap((one) => bridged(one, request) ?? []);
+  return [...supplied, ...doubled, ...noticed].flatMap((one) => bridgings(one, request));
 }

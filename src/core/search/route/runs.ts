@@ -1,14 +1,10 @@
 import { runsAlong, UNBALANCED_METRES, type Run } from '../../engine/levels';
-import type { Part, PartPort } from '../../parts';
-import { mate } from '../../plugs';
-import { wayOver, type PortRef } from '../../rig';
-import { isDigital } from '../ends';
-import { growsLong, longestSold, soldLength } from './lengths';
-import { betweenPieces, pieceOf, withJoint, withPiece, type Layout, type Piece } from './layout';
+import { wayOver } from '../../rig';
+import { betweenPieces, pieceOf, type Layout, type Piece } from './layout';
 import type { RouteRequest } from './request';
 
 /** A piece on a way, with the ports by which it is entered and left. */
-interface Stop {
+export interface Stop {
   readonly piece: Piece;
   readonly into?: string;
   readonly out?: string;
@@ -102,7 +98,7 @@ const runsOn = (way: readonly Stop[]): readonly Run[] =>
   );
 
 /** Whether the run that a piece of a way belongs to is balanced. */
-const isBalanced = (way: readonly Stop[], at: number): boolean =>
+export const isBalancedAt = (way: readonly Stop[], at: number): boolean =>
   runsOn(way).some(({ first, last, balanced }) => balanced && at >= first && at <= last);
 
 /** Runs that carry sound unbalanced over more than practice allows, between two things that are more than wiring; leads in a row are one run. */
@@ -139,94 +135,3 @@ export const isBridged = (layout: Layout, stretches: readonly Stretch[]): boolea
     const ways = waysBetween(layout, from, to);
     return ways.length > 0 && ways.every((way) => metresOf(way) >= metres - 1e-9);
   });
-
-type Owned = (piece: Piece, atLeast: number) => number | undefined;
-
-/** A layout in which every way over a stretch is long enough: the lead that is best made longer is. */
-function lengthened(layout: Layout, stretch: Stretch, owned: Owned): Layout | undefined {
-  const ways = waysBetween(layout, stretch.from, stretch.to);
-  if (ways.length === 0) return undefined;
-  const short = ways.find((way) => metresOf(way) < stretch.metres - 1e-9);
-  const grown = short && longer(layout, short, stretch.metres, owned);
-  return short ? grown && lengthened(grown, stretch, owned) : layout;
-}
-
-const grownTo = (layout: Layout, piece: Piece, length: number): Layout => ({
-  ...layout,
-  pieces: layout.pieces.map((one) => (one.id === piece.id ? { ...one, length } : one)),
-});
-
-/** Where none does it alone: a lead for numbers as long as such are sold, for what lies behind a hub to do the rest. */
-function asLongAsSold(layout: Layout, way: readonly Stop[]): Layout | undefined {
-  const [stop] = way.filter(
-    ({ piece: { part, length } }) =>
-      growsLong(part) && part.ports.some(isDigital) && (length ?? part.length ?? 0) < longestSold(part),
-  );
-  return stop && grownTo(layout, stop.piece, longestSold(stop.piece.part));
-}
-
-/** The two ends of a lead that goes into another of its kind, as XLR leads do. */
-function endsOfLink({ ports }: Part): readonly [near: PartPort, far: PartPort] | undefined {
-  const [one, other, ...more] = ports;
-  return one && other && more.length === 0 && !isDigital(one) && mate(one, other).fits
-    ? [one, other]
-    : undefined;
-}
-
-/** Where no lead is sold long enough: the longest of a balanced one that goes into another of its kind, and another behind it. */
-function joinedOn(layout: Layout, way: readonly Stop[]): Layout | undefined {
-  const [stop] = way.filter(
-    ({ piece, into, out }, at) =>
-      growsLong(piece.part) &&
-      endsOfLink(piece.part) &&
-      into !== undefined &&
-      out !== undefined &&
-      (piece.length ?? 0) < longestSold(piece.part) &&
-      isBalanced(way, at),
-  );
-  if (!stop?.into || !stop.out) return undefined;
-  const { piece, into, out } = stop;
-  const second = withPiece(layout, piece.part);
-  const moved = second.layout.joints.map((joint) => ({
-    ...joint,
-    plug: movedOn(joint.plug, { part: piece.id, port: out }, second.id),
-    jack: movedOn(joint.jack, { part: piece.id, port: out }, second.id),
-  }));
-  return withJoint(
-    grownTo({ ...second.layout, joints: moved }, piece, longestSold(piece.part)),
-    { part: piece.id, port: out },
-    { part: second.id, port: into },
-  );
-}
-
-/** What was in one end of a piece is in the same end of another. */
-const movedOn = (ref: PortRef, from: PortRef, to: string): PortRef =>
-  ref.part === from.part && ref.port === from.port ? { ...ref, part: to } : ref;
-
-/** The lead that is best made long enough for a way: balanced before unbalanced, sound before numbers, then the first. */
-function longer(layout: Layout, way: readonly Stop[], metres: number, owned: Owned): Layout | undefined {
-  const missing = metres - metresOf(way);
-  const choices = way.flatMap(({ piece }, at) => {
-    if (!growsLong(piece.part)) return [];
-    const wanted = (piece.length ?? piece.part.length ?? 0) + missing;
-    const length = owned(piece, wanted) ?? soldLength(piece.part, wanted);
-    if (length === undefined) return [];
-    const rank = (isBalanced(way, at) ? 0 : 2) + (piece.part.ports.some(isDigital) ? 1 : 0);
-    return [{ piece, length, rank }];
-  });
-  const [best] = choices.sort((a, b) => a.rank - b.rank);
-  if (!best) return joinedOn(layout, way) ?? asLongAsSold(layout, way);
-  return grownTo(layout, best.piece, best.length);
-}
-
-/** The layout with its leads as long as they have to be; undefined where no lead is sold that long. */
-export function bridged(layout: Layout, request: RouteRequest): Layout | undefined {
-  const owned = ({ part }: Piece, atLeast: number): number | undefined =>
-    (request.leadLengths?.[part.id] ?? [])
-      .filter((metres) => metres >= atLeast - 1e-9)
-      .sort((a, b) => a - b)[0];
-  return stretchesOf(layout, request).reduce<Layout | undefined>(
-    (grown, stretch) => grown && lengthened(grown, stretch, owned),
-    layout,
-  );
-}

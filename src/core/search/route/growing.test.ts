@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { layLayout } from '../../../../testing/lay-layout';
 import type { Layout } from './layout';
 import type { RouteRequest } from './request';
-import { bridged } from './runs';
+import { bridgings } from './growing';
 
 const farBy = (metres: number): RouteRequest => ({
   format: 'symplex-request',
@@ -13,6 +13,7 @@ const farBy = (metres: number): RouteRequest => ({
 });
 const lengths = (layout: Layout | undefined): (number | undefined)[] | undefined =>
   layout?.pieces.flatMap(({ part, length }) => (part.length === undefined ? [] : [length]));
+const bridged = (layout: Layout, request: RouteRequest) => bridgings(layout, request)[0];
 const xlr = layLayout(
   ['dynamic-xlr', 'lead-xlr', 'recorder-xlr'],
   ['dynamic-xlr.out lead-xlr.holes', 'lead-xlr.pins recorder-xlr.mic-1'],
@@ -45,6 +46,21 @@ describe('leads as long as they have to be (sold up to 30 m; XLR leads go into o
       'lead-xlr lead-xlr-2',
       'lead-xlr-2 lead-xlr-3',
     ]);
+  });
+
+  it.each([
+    ['two of ten metres', [10, 10], 18, [10, 10]],
+    ['the longest first, and no more than it takes', [3, 10, 6, 10], 24, [10, 10, 6]],
+    ['they do not reach', [10, 10], 25, undefined],
+    ['one alone does', [20, 10], 18, undefined],
+  ])('of leads that are owned, one in another: %s', (_, own, metres, row) => {
+    const request = {
+      ...farBy(metres),
+      drawer: { 'lead-xlr': own.length },
+      leadLengths: { 'lead-xlr': own },
+    };
+    const joined = lengths(bridgings(xlr, request)[1]);
+    expect(joined?.toSorted((a = 0, b = 0) => b - a)).toEqual(row);
   });
 
   it('leads with a plug at either end, and leads for numbers, are joined to no others', () => {
