@@ -136,8 +136,9 @@ function passesOf(grades: readonly number[], request: RouteRequest): Pass[] {
 
 /** A search that has not ended after so many steps waits until chains of so few parts were searched to their end: what they give bounds the rest. */
 const PLAIN_STEPS = 2000;
-/** And after so few until the cheapest over each box was looked at. */
+/** After so much of it, or so many layouts judged, the cheapest over each box is looked at first. */
 const BOX_STEPS = 2000;
+const BOX_JUDGED = 10;
 const SHORT = 3;
 /** Of the time that a search has, so much goes to short chains at the most. */
 const SHORT_SHARE = 0.4;
@@ -216,12 +217,14 @@ type Begin = (longest: number, beside?: Omit<Beside, 'first'>) => Search;
 /** A search beside a run, for what bounds the rest of it: after so much work of the run, by which shapes. */
 interface Aside {
   readonly after: number;
+  /** Or after so many layouts that were judged. */
+  readonly orJudged?: number;
   readonly shapes?: (ground: Ground) => readonly Stream[];
 }
 
 /** The cheapest over each box, where there is one chain; then all chains of few parts. */
 const asidesFor = (ground: Pick<Ground, 'middle' | 'sources' | 'recorders'>): readonly Aside[] => [
-  ...(isOneChain(ground) ? [{ after: BOX_STEPS, shapes: streamsByBox }] : []),
+  ...(isOneChain(ground) ? [{ after: BOX_STEPS, orJudged: BOX_JUDGED, shapes: streamsByBox }] : []),
   { after: PLAIN_STEPS },
 ];
 
@@ -237,8 +240,8 @@ function* passed(
   let more = { judged: 0, steps: 0 };
   const earlier = () => ({ ...before, steps: before.steps + more.steps });
   const late = (one: Search) => isLate(one, limits, began, earlier());
-  for (const { after, shapes } of SHORT < limits.longest ? asides : []) {
-    const isLong = () => workOf(run) >= after;
+  for (const { after, orJudged = Infinity, shapes } of SHORT < limits.longest ? asides : []) {
+    const isLong = () => workOf(run) >= after || run.judged >= orJudged;
     const left = yield* goOn(run, () => isLong() || late(run), earlier());
     if (!isLong()) return { run, left, more };
     const short = begin(SHORT, { known: run.found, shapes });

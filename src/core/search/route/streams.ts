@@ -287,7 +287,7 @@ const couldStand = (part: Part, { sources, recorders, apart }: Ground): boolean 
   (!apart || sources.length < 3 || (part.captures ?? []).some((c) => c.channels.length >= sources.length)) &&
   openingsOf(joinedAt(part, sources.length)) >= sources.length &&
   (!apart || isPassiveLink(part) || couldSeparate(part, sources.length)) &&
-  outputsOf(part) >= recorders.length &&
+  (recorders.length === 1 || outputsOf(part) >= recorders.length) &&
   part.ports.length >= sources.length + recorders.length;
 
 /** A stream for each part that could stand in the middle. What is bought for the middle of a long way stands at either end of it. */
