@@ -40,8 +40,8 @@ const reachByNumbers = ({ wishes, distances = [] }: RouteRequest): boolean => {
   return Math.min(...all) <= LONGEST_RUN + UNBALANCED_METRES;
 };
 
-/** Where a part in the middle stands: with the sources, or with what records. */
-export type Stand = 'source' | 'recorder';
+/** Where a part in the middle of a long way stands: ahead of it, with the sources, or behind it, with what records. */
+export type Stand = 'ahead' | 'behind';
 
 /** What a leg has to bridge: metres by itself, or in some way. */
 interface Stretch {
@@ -163,7 +163,7 @@ export class LegStore {
   /** Out of what stands in the middle. `at`: where that stands, if it is to be bought. */
   outOf(middle: Part, starts: readonly OpenEnd[], recorder: Piece, at: Stand): Leg {
     const given = this.ground.middle !== undefined;
-    const stretch = given ? this.outOfGiven(recorder) : at === 'recorder' ? { isFar: false } : {};
+    const stretch = given ? this.outOfGiven(recorder) : at === 'behind' ? { isFar: false } : {};
     return this.toRecorder(middle.id, starts, recorder, middle, stretch);
   }
 
@@ -224,7 +224,7 @@ export class LegStore {
     const place = this.placeOf(source);
     const isFarIn = ground.middle
       ? farIn(ground.request, place)
-      : at === 'recorder' &&
+      : at === 'behind' &&
         ground.recorders.some((recorder) => this.metresBetween(source, recorder) > UNBALANCED_METRES);
     const isFar = ground.far && isFarIn;
     const unboxed = this.unboxed(middle);

@@ -195,7 +195,7 @@ const asOneChain = (layout: Layout, middle: Part, into: PartChain, out: PartChai
 });
 
 /** Sources that join in a part, or one source that a part shares out: legs into it, and legs from it to each recorder. */
-function through(ground: Ground, store: LegStore, middle: Part, at: Stand = 'source'): Stream {
+function through(ground: Ground, store: LegStore, middle: Part, at: Stand = 'ahead'): Stream {
   const { sources, recorders } = ground;
   const own = ground.middle
     ? NOTHING
@@ -292,7 +292,7 @@ const couldStand = (part: Part, { sources, recorders, apart }: Ground): boolean 
 
 /** A stream for each part that could stand in the middle. What is bought for the middle of a long way stands at either end of it. */
 function middlesFor(ground: Ground, store: LegStore, isWanted: (part: Part) => boolean): Stream[] {
-  const stands: readonly Stand[] = ground.far ? ['source', 'recorder'] : ['source'];
+  const stands: readonly Stand[] = ground.far ? ['ahead', 'behind'] : ['ahead'];
   return ground.pool.parts
     .filter((part) => isWanted(part) && couldStand(part, ground))
     .flatMap((part) => stands.map((at) => through(ground, store, part, at)));
