@@ -5,6 +5,7 @@ export default defineConfig({
     include: ['src/**/*.test.ts', 'src/**/*.test.tsx', 'testing/**/*.test.ts'],
     environment: 'node',
     testTimeout: 60_000,
+    hookTimeout: 60_000,
     // Both cores of a small machine: by itself one is left idle.
     maxWorkers: 2,
   },
