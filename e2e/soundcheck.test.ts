@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { copyFileSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { copyFileSync, mkdtempSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, error, Key } from 'selenium-webdriver';
@@ -63,6 +63,13 @@ describe('sound check', () => {
   const give = async (path: string) => {
     await page.find('//*[@data-ready]');
     await browser.driver.findElement(By.css('input[type=file][accept^="audio"]')).sendKeys(path);
+  };
+  /** The take as the page saves it. */
+  const savedTake = async () => {
+    await page.click('//button[starts-with(normalize-space(.), "Save WAV")]');
+    const saved = join(folder, 'saved.wav');
+    renameSync(await page.downloaded('.wav'), saved);
+    return saved;
   };
   const shown = (name: string) => page.find(`//article[@aria-label="${name}"][@data-take]`);
 
@@ -147,15 +154,18 @@ describe('sound check', () => {
     await page.find('//*[@data-recording]//p[contains(., "0:07")]');
     await page.button('Stop and read');
     await page.find('//article[starts-with(@aria-label, "Take of")][@data-take]');
-    // The file goes round and round: peaks are its own; a side keeps its level.
+    // The file goes round and round: peaks are its own, side by side.
     const peaks = figures(await page.text(row('Sample peak')));
     const rms = figures(await page.text(row('RMS')));
     expect(peaks).toHaveLength(2);
     bySox(take, 'Pk lev dB').forEach((own, i) =>
       expect(Math.abs((peaks[i] ?? NaN) - own)).toBeLessThanOrEqual(0.2),
     );
-    // The right side is one steady tone: its RMS hangs on no pause.
-    expect(Math.abs((rms[1] ?? NaN) - (bySox(take, 'RMS lev dB')[1] ?? NaN))).toBeLessThanOrEqual(0.2);
+    // What a busy machine did not play in time is silence in the take: the take itself is measured by the other program.
+    const saved = await savedTake();
+    bySox(saved, 'RMS lev dB').forEach((own, i) =>
+      expect(Math.abs((rms[i] ?? NaN) - own)).toBeLessThanOrEqual(0.1),
+    );
     await browser.driver.navigate().refresh();
     await page.find('//article[starts-with(@aria-label, "Take of")][@data-take]//audio');
   });
@@ -321,8 +331,7 @@ describe('sound check', () => {
     copyFileSync(take, kept);
     await give(kept);
     await shown('kept.wav');
-    await page.click('//button[starts-with(normalize-space(.), "Save WAV")]');
-    const saved = await page.downloaded('.wav');
+    const saved = await savedTake();
     // Not told what differs where it does: that would be a megabyte.
     expect(readFileSync(saved).subarray(44).equals(readFileSync(take).subarray(44))).toBe(true);
     await page.button('Delete');

@@ -3,10 +3,11 @@ import { memo } from 'react';
 import { standIns, stateSwitches, type PartSetting } from '../../core/parts';
 import { settingOf, type LaidPart, type SettingValue } from '../../core/rig';
 import type { Editing } from './editing';
+import { FieldPlace } from './field-place';
 import { lazily } from '../shared/lazily';
 import { SwitchField } from './switch-field';
 
-const KnobField = lazily(() => import('./knob-field').then((m) => m.KnobField));
+const KnobField = lazily(() => import('./knob-field').then((m) => m.KnobField), FieldPlace);
 
 interface SettingsProps extends Pick<Editing, 'edit' | 'preview'> {
   readonly laid: LaidPart;
