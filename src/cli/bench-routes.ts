@@ -1,7 +1,8 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { CATALOGUE, type Part } from '../core/parts';
+import { CATALOGUE, type CircuitElement, type Part } from '../core/parts';
 import { analyse } from '../core/judge';
+import { dbV } from '../core/units';
 import { plan, type RouteRequest } from '../core/search/route';
 import { checkRequest } from '../core/files/read-request';
 import type { Row } from './timing';
@@ -29,14 +30,42 @@ const requestFor = (source: string, host: string, app: string | undefined): Rout
   destinations: [{ part: host, ...(app !== undefined && { app }) }],
 });
 
-/** The catalogue once more under other ids and prices until it has so many parts: what a shop of look-alikes would be. */
+/** A figure of an element, so much higher; what is no plain number stays. */
+function higher(element: CircuitElement, by: number): CircuitElement {
+  if ('ohms' in element && typeof element.ohms === 'number')
+    return { ...element, ohms: element.ohms * by } as CircuitElement;
+  return element;
+}
+
+/** Another thing of its kind: other resistances, levels and draws, another length, another price. Bare copper that is no lead differs in price alone. */
+function another(part: Part, round: number): Part {
+  const by = 1 + round / 8;
+  const { bus, captures, length } = part;
+  return {
+    ...part,
+    id: `own-${part.id}-${round}`,
+    name: `${part.name}, make ${round + 1}`,
+    price: part.price * (1 + round / 50),
+    circuit: part.circuit.map((element) => higher(element, by)),
+    ...(length !== undefined && { length: length * by }),
+    ...(bus && { bus: { ...bus, draw: typeof bus.draw === 'number' ? bus.draw * by : bus.draw } }),
+    ...(captures && {
+      captures: captures.map((one) => ({
+        ...one,
+        fullScale: dbV(one.fullScale + round / 2),
+        noise: dbV(one.noise + round / 2),
+      })),
+    }),
+  };
+}
+
+/** The catalogue, and other things of the same kinds until there are so many. */
 function grown(count: number): Part[] {
   const between = CATALOGUE.filter((part) => !part.host && part.ports.length > 1);
   return Array.from({ length: Math.max(0, count - CATALOGUE.length) }, (_, n) => {
     const part = between[n % between.length] ?? between[0];
     if (!part) throw new Error('the catalogue is empty');
-    const round = Math.floor(n / between.length) + 1;
-    return { ...part, id: `own-${part.id}-${round}`, price: part.price * (1 + round / 50) };
+    return another(part, Math.floor(n / between.length) + 1);
   });
 }
 

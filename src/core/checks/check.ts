@@ -13,6 +13,8 @@ export type Cure =
   | 'replug'
   /** Another lead, adapter or dongle in the place of one, or one more between. */
   | 'link'
+  /** The same, of those that may part grounds or make a way balanced. */
+  | 'parting'
   /** Something taken out altogether. */
   | 'less'
   /** A switch of a part on the way. */

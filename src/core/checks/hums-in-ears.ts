@@ -37,7 +37,7 @@ export const humsInEars = check({
   limit: `${UNDER_SPEECH} dB under what is played there (our own limit, as beside a voice).`,
   aspect: 'power',
   asks: 'hum',
-  cures: ['feeder', 'switch', 'link'],
+  cures: ['feeder', 'switch', 'parting'],
   find: (facts) =>
     recordingHums(facts)
       ? []

@@ -91,7 +91,7 @@ export const hums = check({
   limit: `${UNDER_SPEECH} dB under the voice (our own limit, after common practice).`,
   aspect: 'power',
   asks: 'hum',
-  cures: ['feeder', 'switch', 'link'],
+  cures: ['feeder', 'switch', 'parting'],
   find: (facts) =>
     besideVoices(facts)
       .filter((one) => isOver(one, 'typical'))
@@ -108,7 +108,7 @@ export const mayHum = check({
   limit: `${UNDER_SPEECH} dB under the voice with the worst that is usual (our own limit); within the spread it must be tried.`,
   aspect: 'power',
   asks: 'hum',
-  cures: ['feeder', 'switch', 'link'],
+  cures: ['feeder', 'switch', 'parting'],
   find: (facts) =>
     besideVoices(facts)
       .filter((one) => isOver(one, 'most') && !isOver(one, 'typical'))

@@ -37,6 +37,7 @@ export {
 } from './lookup';
 export type { RigEdit } from './edits';
 export { applyEdit, isBareMicrophone, isSource, isSpoken, whyNot } from './edits';
+export { directionsAt, goesSo } from './directions';
 export { likest, swapEdits } from './swaps';
 export { copyName, freshId, LIMITS } from './limits';
 export type { Bridge } from './sockets';

@@ -27,6 +27,7 @@ const CURE: Readonly<Record<Cure, string>> = {
   plug: 'another socket',
   replug: 'the headphones in another socket',
   link: 'another lead, adapter or dongle',
+  parting: 'an isolator, a balanced lead or a box that parts the grounds',
   less: 'one thing less',
   switch: 'a switch',
   named: 'its own switch',

@@ -21,6 +21,7 @@ import {
   type KnobTrial,
 } from './at-hand';
 import { unplugged } from './charged';
+import { leavesGrounds } from './grounds';
 import { additions, bypasses, inserts, swaps, swapsFor } from './with-parts';
 
 /** Placed parts that a fix may touch: the chain from source to recorder, which ladder() puts at depth 0. */
@@ -123,6 +124,21 @@ function headphonesFor(rig: Rig, laid: LaidPart): RigEdit[] {
   return plain.length > 0 ? plain : additions(rig, laid, (part: Part) => isWornToListen(part));
 }
 
+/** Another thing in the place of one of the chain, one more between, a box out of the way: next to the finding first. */
+function linkEdits(
+  rig: Rig,
+  finding: Finding,
+  chain: readonly LaidPart[],
+  powered: readonly LaidPart[],
+): RigEdit[] {
+  const links = linksFor(rig, finding, chain);
+  return byDistance(rig, finding, [
+    ...links.flatMap((laid) => swaps(rig, laid)),
+    ...inserts(rig, new Set(links.map((laid) => laid.placed.id))),
+    ...powered.flatMap((laid) => bypasses(rig, laid)),
+  ]);
+}
+
 /** What the finding's own check says may cure it, as edits of this rig. */
 export function candidatesFor(facts: Facts, finding: Finding): Candidates {
   const { rig } = facts;
@@ -130,9 +146,9 @@ export function candidatesFor(facts: Facts, finding: Finding): Candidates {
   const bears = bearsOn(facts, finding);
   const may = (...kinds: readonly Cure[]) => kinds.some((kind) => cures.includes(kind));
   const chain = chainOf(rig);
-  const links = linksFor(rig, finding, chain);
   const pool = concerned(rig, finding, chain);
   const powered = withPowered(rig, pool);
+  const links = () => linkEdits(rig, finding, chain, powered);
   const feeds = ({ part }: LaidPart) => {
     const ids = feedingSwitches(part);
     return (id: string) => ids.includes(id);
@@ -164,13 +180,7 @@ export function candidatesFor(facts: Facts, finding: Finding): Candidates {
         ? feeders(rig).flatMap((laid) => [...swapsFor(rig, laid, isSupply), ...removals(laid)])
         : []),
       ...(may('headphones') ? pool.flatMap((laid) => headphonesFor(rig, laid)) : []),
-      ...(may('link')
-        ? byDistance(rig, finding, [
-            ...links.flatMap((laid) => swaps(rig, laid)),
-            ...inserts(rig, new Set(links.map((laid) => laid.placed.id))),
-            ...powered.flatMap((laid) => bypasses(rig, laid)),
-          ])
-        : []),
+      ...(may('link') ? links() : may('parting') ? links().filter((edit) => !leavesGrounds(rig, edit)) : []),
     ],
   };
 }

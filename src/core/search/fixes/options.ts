@@ -1,7 +1,17 @@
 import { allFacts } from '../../engine';
 import { bareOutcomeFrom, type Outcome } from '../../judge';
 import { servesLike, type Part } from '../../parts';
-import { applyEdit, laidParts, likest, partsFor, swapEdits, type Rig, type RigEdit } from '../../rig';
+import {
+  applyEdit,
+  directionsAt,
+  goesSo,
+  laidParts,
+  likest,
+  partsFor,
+  swapEdits,
+  type Rig,
+  type RigEdit,
+} from '../../rig';
 import { moves } from './at-hand';
 
 /** Something that can be done at a part, with what the rig would then do. */
@@ -24,15 +34,30 @@ export const outcomesOf = (rig: Rig, edits: readonly RigEdit[]): Option[] =>
   });
 
 /** A part with more ways of being plugged shows so many of them: a desk in the place of a coupler has seventy. */
-const MOST_WAYS = 3;
+const MOST_WAYS = 2;
 
-/** The ways that are looked at: that in which every lead keeps its role, if there is one, and then as they come. */
+const portsIn = (edit: RigEdit): readonly string[] => (edit.kind === 'swap' ? edit.ports : []);
+
+/** Whether sound goes by each lead as it did: in by an input, out by an output. */
+const keepsDirections = (wanted: ReturnType<typeof directionsAt>, to: Part, edit: RigEdit): boolean =>
+  portsIn(edit).every((id, index) => {
+    const port = to.ports.find((one) => one.id === id);
+    return port !== undefined && goesSo(port, wanted[index]);
+  });
+
+/**
+ * The ways that are looked at: of those in which sound goes on as it did, where there are any, that in which every lead keeps its role,
+ * and then as they come.
+ */
 function waysShown(rig: Rig, placedId: string, to: Part): { edits: readonly RigEdit[]; untried: number } {
   const all = swapEdits(rig, placedId, to);
-  if (all.length <= MOST_WAYS) return { edits: all, untried: 0 };
+  if (all.length < 2) return { edits: all, untried: 0 };
+  const wanted = directionsAt(rig, placedId);
+  const leading = all.filter((edit) => keepsDirections(wanted, to, edit));
+  const likely = leading.length > 0 ? leading : all;
   const kept = likest(rig, placedId, to);
   const isKept = (edit: RigEdit) => JSON.stringify(edit) === JSON.stringify(kept);
-  const edits = [...all.filter(isKept), ...all.filter((edit) => !isKept(edit))].slice(0, MOST_WAYS);
+  const edits = [...likely.filter(isKept), ...likely.filter((edit) => !isKept(edit))].slice(0, MOST_WAYS);
   return { edits, untried: all.length - edits.length };
 }
 

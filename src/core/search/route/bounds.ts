@@ -2,12 +2,12 @@ import { mate } from '../../plugs';
 import type { Part, PartPort } from '../../parts';
 import type { OpenEnd } from '../ends';
 import { Heap } from '../heap';
-import { effectOf, FREE, type Course } from './course';
-import { costFor, costOfOneMore, useOf, type Purse } from './inventory';
-import type { Owing } from './owing';
+import { FREE, type Course } from './course';
+import { beyond, graphOf, type Graph, type Told } from './graph';
+import { costFor, type Purse } from './inventory';
 import type { Pool } from './pool';
 import { wantOf, type Level, type Want } from './wants';
-import { HALVES, probesAt, spotsOf, waysThrough, type Half, type Spot, type Way } from './ways';
+import { probesAt, spotsOf, waysThrough, type Half, type Spot } from './ways';
 
 /** The least weights that are still to be paid; Infinity where nothing leads on. */
 export interface Bounds {
@@ -31,123 +31,8 @@ interface Tables {
 }
 
 /** What a question of bounds may add. */
-export interface Asked {
-  /** What every chain has to lead through. */
-  readonly course?: Course | undefined;
-  /** Parts weigh less by what they spare of what is owed for metres. */
-  readonly owing?: Owing | undefined;
+interface Asked extends Told {
   readonly known?: KnownBounds | undefined;
-}
-
-/** What the cheapest part from one spot to another weighs, by how much a source wants before it, and then after it. */
-export type Weights = number[][];
-
-/** From one spot to another over parts that lead as far on the course of a chain. */
-interface Edge {
-  readonly from: Spot;
-  readonly effect: Effect;
-  readonly over: Weights;
-}
-
-/** How far a chain is with a part more, by how far it was. */
-type Effect = readonly number[];
-
-const none = (most: Level): Weights =>
-  Array.from({ length: most + 1 }, () => Array.from({ length: most + 1 }, () => Infinity));
-
-/** How much may be wanted behind a way ahead of which so much is wanted. */
-const beyond = (want: Want | undefined, way: Way, half: Half, level: Level): readonly Level[] =>
-  want && level > 0 ? want.beyond(way, half, level) : [0];
-
-export interface Graph {
-  /** By the spot that they lead to. */
-  readonly into: ReadonlyMap<Spot, readonly Edge[]>;
-  readonly halves: readonly Half[];
-}
-
-const halfOf = (spot: Spot): Half => {
-  const [connector, gender] = spot.split(' ') as [Half['connector'], Half['gender']];
-  return { connector, gender };
-};
-
-/** A way, and what stands open before it. */
-interface HalfWay {
-  readonly way: Way;
-  readonly half: Half;
-}
-
-const waysIn = new WeakMap<Pool, readonly HalfWay[]>();
-
-/** Every way through a part of the pool, from whatever could come to it. */
-function allWays(pool: Pool): readonly HalfWay[] {
-  const known = waysIn.get(pool);
-  if (known) return known;
-  const found = pool.parts.flatMap((part) =>
-    HALVES.flatMap((half) =>
-      part.ports.some((port) => mate(half, port).fits)
-        ? waysThrough(part, half).map((way) => ({ way, half }))
-        : [],
-    ),
-  );
-  waysIn.set(pool, found);
-  return found;
-}
-
-interface GraphStore {
-  readonly purse: Purse;
-  readonly byWanted: Map<string, Graph>;
-}
-
-const graphs = new WeakMap<Pool, GraphStore>();
-
-export function graphOf(
-  pool: Pool,
-  purse: Purse,
-  want: Want | undefined,
-  twoSides: boolean,
-  { course = FREE, owing }: Omit<Asked, 'known'> = {},
-): Graph {
-  const known = graphs.get(pool);
-  const store: GraphStore = known?.purse === purse ? known : { purse, byWanted: new Map<string, Graph>() };
-  graphs.set(pool, store);
-  const key = `${want?.name} ${twoSides} ${course.name} ${owing?.name ?? ''}`;
-  const found = store.byWanted.get(key);
-  if (found) return found;
-  const edges = new Map<Spot, Map<string, Edge>>();
-  const most = want?.most ?? 0;
-  const weights = new Map<Part, number>();
-  const effects = new Map<Part, Effect>();
-  for (const { way, half } of allWays(pool)) {
-    const { part, from, to, oneSided } = way;
-    if (twoSides && oneSided) continue;
-    const weight =
-      weights.get(part) ?? costOfOneMore(part, useOf([]), purse).weight - (owing?.spares(part) ?? 0);
-    weights.set(part, weight);
-    const effect = effects.get(part) ?? effectOf(course, part);
-    effects.set(part, effect);
-    const into = edges.get(to) ?? new Map<string, Edge>();
-    edges.set(to, into);
-    const edgeKey = `${effect.join('')} ${from}`;
-    const edge = into.get(edgeKey) ?? { from, effect, over: none(most) };
-    into.set(edgeKey, edge);
-    for (let level = 0; level <= most; level += 1)
-      for (const after of beyond(want, way, half, level)) {
-        const row = edge.over[level];
-        if (row) row[after] = Math.min(row[after] ?? Infinity, weight);
-      }
-  }
-  const kinds = new Map<string, Half>();
-  for (const [to, into] of edges)
-    for (const spot of [to, ...[...into.values()].map(({ from }) => from)]) {
-      const half = halfOf(spot);
-      kinds.set(`${half.connector} ${half.gender}`, half);
-    }
-  const graph: Graph = {
-    into: new Map([...edges].map(([to, from]) => [to, [...from.values()]])),
-    halves: [...kinds.values()],
-  };
-  store.byWanted.set(key, graph);
-  return graph;
 }
 
 /** A probe for what comes by pairs of outputs, each a side. */

@@ -1,4 +1,5 @@
 import { isPassiveLink, type Part, type PartPort } from '../../parts';
+import { thingOf } from './twins';
 
 /** Sockets of one kind on a part do not make two ways. */
 export const socketKind = (port: PartPort): string => `${port.connector} ${port.direction}`;
@@ -14,6 +15,6 @@ export const kindOfChain = (
 ): string =>
   [
     ...(from ? [socketKind(from)] : []),
-    ...links.flatMap(({ part }) => (isPassiveLink(part) ? [] : [part.id])),
+    ...links.flatMap(({ part }) => (isPassiveLink(part) ? [] : [thingOf(part)])),
     ...(to ? [socketKind(to)] : []),
   ].join('>');

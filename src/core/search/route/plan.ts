@@ -1,6 +1,7 @@
 import type { Part } from '../../parts';
 import { itemsOf, named, routeOf, routesOf, tunedOnce, type Route } from './answer';
 import { compareWeights, plus, type Cost } from './inventory';
+import { withKnownParts } from './own-parts';
 import { compareFound, type Found } from './rank';
 import { firstRequestProblem, wishesMade, type RequestProblem } from './request-problems';
 import type { RouteRequest, WishName } from './request';
@@ -199,10 +200,11 @@ function* hindrancesOf(
  * is; whoever lets the generator go leaves nothing running.
  */
 export function* planSteps(
-  request: RouteRequest,
+  asked: RouteRequest,
   limits: SearchLimits = LIMITS,
   catalogue?: readonly Part[],
 ): Steps<Plan> {
+  const request = withKnownParts(asked);
   const problem = firstRequestProblem(request);
   if (problem) return { routes: [], hindrances: [], problem, searched: 0, complete: true };
   const plan = yield* routesFor(request, limits, catalogue);

@@ -2,7 +2,7 @@ import { mate } from '../../plugs';
 import type { Part, PartPort } from '../../parts';
 import type { OpenEnd } from '../ends';
 import { Heap } from '../heap';
-import { graphOf, type Graph, type Weights } from './bounds';
+import { graphOf, type Graph, type Weights } from './graph';
 import { costFor, type Purse } from './inventory';
 import type { Pool } from './pool';
 import { wantOf, type Level } from './wants';

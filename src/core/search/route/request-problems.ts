@@ -26,9 +26,15 @@ export type RequestProblem =
 
 type Problems = Generator<RequestProblem>;
 
+/** Parts that were found without fault. */
+const sound = new WeakSet<Part>();
+
 function* ownPartProblems(request: RouteRequest): Problems {
   for (const [index, part] of (request.ownParts ?? []).entries()) {
-    for (const problem of partProblems(part)) {
+    if (sound.has(part)) continue;
+    const problems = [...partProblems(part)];
+    if (problems.length === 0) sound.add(part);
+    for (const problem of problems) {
       const at = `/ownParts/${index}${problem.at}`;
       yield { code: 'malformed', at, value: quoteValue(problem.value), expected: problem.expected };
     }

@@ -7,6 +7,7 @@ import type { Purse } from './inventory';
 import { powerable } from './powerable';
 import { type Piece } from './layout';
 import { poolOf, type Pool } from './pool';
+import { cheapestTwins } from './twins';
 import { bestOf, compareFound, type Found } from './rank';
 import type { RouteRequest } from './request';
 import type { Ground } from './ground';
@@ -75,12 +76,13 @@ export function allowedParts(request: RouteRequest, catalogue: readonly Part[] =
   const { wishes = {}, catalogue: only, ownParts = [], drawer = {} } = request;
   const owned = (part: Part) => (drawer[part.id] ?? 0) > 0;
   const all = ownParts.length > 0 ? [...catalogue, ...ownParts] : catalogue;
-  return all.filter(
+  const allowed = all.filter(
     (part) =>
       (only === undefined || only.includes(part.id)) &&
       isAllowed(part, wishes, owned(part)) &&
       (!wishes.buyNothing || owned(part)),
   );
+  return cheapestTwins(allowed, drawer);
 }
 
 function piecesOf(request: RouteRequest): { sources: Piece[]; recorders: Piece[] } {
