@@ -56,6 +56,12 @@ function soundReaches(
   return false;
 }
 
+/** Where a phone or computer plays: by itself, or by what is in its port. */
+function playerOf(facts: Facts, host: LaidPart): LaidPart {
+  const [player] = [...facts.playsAt].flatMap(([id, of]) => (of === host.placed.id ? [facts.laid.get(id)] : []));
+  return player ?? host;
+}
+
 /** Contacts on which a device plays. */
 const playedContacts = (laid: LaidPart): NodeKey[] =>
   laid.part.ports.flatMap((port) => outputContacts(laid, port));
@@ -82,8 +88,10 @@ function leaking(facts: Facts): readonly Arrival[] {
   return facts.arrivals.filter(({ state, source }) => {
     const laid = state === 'recorded' ? facts.laid.get(source) : undefined;
     if (!laid?.part.host) return false;
-    const played = playedContacts(laid);
-    const isOther = (node: NodeKey) => inputs.has(node) && placedOf(node) !== source;
+    const player = playerOf(facts, laid);
+    const played = playedContacts(player);
+    const own = [source, player.placed.id];
+    const isOther = (node: NodeKey) => inputs.has(node) && !own.includes(placedOf(node));
     return played.length > 0 && !played.some((contact) => soundReaches(facts, contact, isOther, isGround));
   });
 }
@@ -139,8 +147,9 @@ export function misplacedOutputs(facts: Facts): readonly Misplaced[] {
     const laid = facts.laid.get(source);
     if (!laid) return [];
     const isHost = laid.part.host !== undefined;
-    const step = laid.part.ports
-      .flatMap((port) => (isHost ? outputContacts(laid, port) : soundContacts(laid, port)))
+    const driver = isHost ? playerOf(facts, laid) : laid;
+    const step = driver.part.ports
+      .flatMap((port) => (isHost ? outputContacts(driver, port) : soundContacts(driver, port)))
       .map((contact) => drivenContact(facts, contact))
       .find((found) => found && (isHost || !listensAt(facts, portOfNode(found.to))));
     return step ? withBetter(facts, step, source, recorder) : [];

@@ -36,6 +36,15 @@ const intoMonoStream = (lead: string): RigSketch => ({
   choices: { phone: { sides: 'mono' } },
 });
 
+/** What a phone plays by its dongle, into a laptop that records. */
+const playedBy = (between: Readonly<Record<string, string>>, joints: readonly string[]): RigSketch => ({
+  parts: { phone: 'phone-usb-c', dongle: 'dongle-usb-c-headset', ...between, laptop: 'laptop-combo' },
+  joints: ['dongle.plug phone.port', ...joints],
+  source: 'phone',
+  recorder: 'laptop',
+  apps: { laptop: 'recorder-app' },
+});
+
 const stream = (receiver: string, sides: string): RigSketch => ({
   parts: { receiver, lead: 'lead-rca-pair-trs', streamer: 'line-streamer', phone: 'phone-usb-c' },
   joints: [
@@ -160,6 +169,17 @@ const CASES: readonly Twins[] = [
       parts: { receiver: 'receiver-trs', cable: 'cable-converter-usb-c', phone: 'phone-usb-c' },
       joints: ['receiver.out cable.in', 'cable.plug phone.port'],
     },
+  },
+  {
+    name: 'what a phone plays by its dongle, straight into a headset jack: output on output, and what leaks over the shared ground',
+    code: 'output-into-output',
+    state: 'recorded',
+    faulty: playedBy({ lead: 'lead-trrs-trrs' }, ['lead.a dongle.jack', 'lead.b laptop.jack']),
+    clean: playedBy({ adapter: 'adapter-small-jack', lead: 'lead-line-headset-pad' }, [
+      'adapter.small dongle.jack',
+      'lead.big adapter.big',
+      'lead.trrs laptop.jack',
+    ]),
   },
   {
     name: 'a balanced output on a stereo lead into an app that sums: gone in mono',

@@ -1,5 +1,5 @@
 import { dbV } from '../../units';
-import { phonesOut, portWith, usbPort } from '../model/builders';
+import { knob, phonesOut, portWith, usbPort } from '../model/builders';
 import { headsetCapture, headsetCircuit, headsetJack } from '../model/headset-input';
 import { ownMicrophone } from './hosts';
 import type { CircuitElement, Host, Part, PartSetting } from '../model/types.generated';
@@ -99,6 +99,8 @@ export const COMPUTERS: readonly Part[] = [
       usbPort('usb-1', 'USB-A port 1', 'usb-a', 'jack'),
       usbPort('usb-2', 'USB-A port 2', 'usb-a', 'jack'),
     ],
+    // In steps of 10 dB, among the sound settings of the system (common practice).
+    settings: [{ ...knob('boost', 'microphone boost', 0, 30, 0), step: 10 }],
     circuit: [
       // Bias on the ring: typical of computers.
       { kind: 'supply', a: 'bias', b: 'mic.S', volts: 2.5 },
@@ -117,6 +119,7 @@ export const COMPUTERS: readonly Part[] = [
         channels: [{ side: 'mono', plus: 'adc', minus: 'mic.S' }],
         fullScale: dbV(-22),
         noise: dbV(-104),
+        gain: { knob: 'boost' },
       },
     ],
     outlets: [
