@@ -64,4 +64,30 @@ export const PLAYED: readonly PracticeCase[] = [
     wishes: { channels: 'stereo' },
     answers: [has('lead-rca-pair-trs', 'cable-converter-8-pin'), has('line-streamer')],
   },
+  {
+    name: 'what a phone plays into a USB-C tablet, stereo: the converter cable, the volume turned down',
+    from: ['phone-ctia'],
+    to: [['tablet-usb-c', 'recorder-app']],
+    wishes: { channels: 'stereo' },
+    answers: [only('cable-converter-usb-c')],
+  },
+  {
+    name: 'what a USB-C phone plays by its dongle into a laptop’s headset jack: by a pad, never output on output',
+    from: ['phone-usb-c'],
+    to: [['laptop-combo', 'recorder-app']],
+    answers: [has('lead-line-headset-pad')],
+    never: ['lead-trrs-trrs'],
+  },
+  {
+    name: 'a clip-on into a desktop’s microphone socket: straight in, with its boost',
+    from: ['clip-on-trs'],
+    to: [['computer-separate', 'video-call']],
+    answers: [only()],
+  },
+  {
+    name: 'a dynamic microphone into a pocket recorder: the lead with the small plug, its level up',
+    from: ['dynamic-xlr-switch'],
+    to: [['recorder-small']],
+    answers: [only('lead-xlr-trs-camera')],
+  },
 ];

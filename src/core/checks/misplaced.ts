@@ -58,7 +58,9 @@ function soundReaches(
 
 /** Where a phone or computer plays: by itself, or by what is in its port. */
 function playerOf(facts: Facts, host: LaidPart): LaidPart {
-  const [player] = [...facts.playsAt].flatMap(([id, of]) => (of === host.placed.id ? [facts.laid.get(id)] : []));
+  const [player] = [...facts.playsAt].flatMap(([id, of]) =>
+    of === host.placed.id ? [facts.laid.get(id)] : [],
+  );
   return player ?? host;
 }
 

@@ -128,9 +128,9 @@ const portable = (phoneSwitch: string): RigSketch => ({
 });
 
 const intoSmallRecorder = (kind: string): RigSketch => ({
-  parts: { mic: 'clip-on-trs', recorder: 'recorder-small' },
-  joints: ['mic.plug recorder.mic'],
-  settings: { recorder: { kind } },
+  parts: { mic: 'dynamic-xlr', lead: 'lead-xlr-trs-camera', recorder: 'recorder-small' },
+  joints: ['mic.out lead.holes', 'lead.small recorder.mic'],
+  settings: { recorder: { kind, level: 30 } },
 });
 
 /** Behind a powered hub: current flows all the same, and no data. */

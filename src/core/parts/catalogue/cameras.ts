@@ -190,6 +190,7 @@ export const RECORDERS: readonly Part[] = [
         ],
         initial: 'microphone',
       },
+      knob('level', 'recording level', 0, 30, 0),
     ],
     circuit: micJackCircuit(10_000),
     captures: [
@@ -197,7 +198,13 @@ export const RECORDERS: readonly Part[] = [
         id: 'mic',
         name: 'jack',
         port: 'mic',
-        channels: SIDES.map((side) => ({ side, plus: `adc-${side}`, minus: 'mic.S' })),
+        // Its level goes so far up: typical.
+        channels: SIDES.map((side) => ({
+          side,
+          plus: `adc-${side}`,
+          minus: 'mic.S',
+          gain: { knob: 'level' },
+        })),
         fullScale: dbV(-24),
         noise: dbV(-110),
         // Line is 30 dB less sensitive: typical.

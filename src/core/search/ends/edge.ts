@@ -124,15 +124,24 @@ export function edgeBeyond(part: Part, entry: PartPort, end: OpenEnd, exit: Part
 export const listens = ({ paths = [], captures = [] }: Part): boolean =>
   paths.length > 0 || captures.length > 0;
 
-/** What is loudest of a sound where a part listens, and at which place. */
+/** Less than this is nothing that is heard, volts. */
+const NOTHING = 1e-9;
+
+/**
+ * What is loudest of a sound where a part listens, and at which place: where a stage senses it, ahead of whatever gain; what comes to a
+ * converter behind stages is held under its clip level, and tells nothing of what was lost.
+ */
 function heardIn(
+  part: Part,
   { heard }: Joined,
   at?: string,
 ): { readonly at: string; readonly volts: number } | undefined {
   const volts = ([sound]: readonly Amplitude[]): number => (sound ? size(sound.most) : 0);
   const found = [...heard].map(([id, amplitudes]) => ({ at: id, volts: volts(amplitudes) }));
   if (at !== undefined) return found.find((one) => one.at === at);
-  return found.sort((a, b) => b.volts - a.volts)[0];
+  const senses = new Set(part.circuit.flatMap((e) => (e.kind === 'sense' ? [e.id] : [])));
+  const sensed = found.filter((one) => senses.has(one.at) && one.volts > NOTHING);
+  return (sensed.length > 0 ? sensed : found).sort((a, b) => b.volts - a.volts)[0];
 }
 
 /** Whether a part, where it listens, loads a source so that it is dulled (checks/dull), in whichever place its switches stand. */
@@ -149,8 +158,8 @@ function lostIn(part: Part, entry: PartPort, end: OpenEnd): number {
   if (!edge || !listens(part)) return 0;
   const middle = join(passageOf(part, [entry]), entry, end);
   const upper = join(passageOf(part, [entry], edge.hertz), entry, { ...end, analogue: edge.analogue });
-  const here = middle && heardIn(middle);
-  const there = here && upper && heardIn(upper, here.at);
+  const here = middle && heardIn(part, middle);
+  const there = here && upper && heardIn(part, upper, here.at);
   if (!here || !there || !(here.volts > 0) || !(there.volts > 0)) return 0;
   return decibels(here.volts / there.volts) + edge.own;
 }

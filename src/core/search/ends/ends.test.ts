@@ -215,6 +215,15 @@ describe('a pick-up that is loaded is lost where it comes in, as the engine says
     });
     expect(settle(rig).judged.findings.map(({ code }) => code)).toContain('dull');
   });
+  it('a mixer’s microphone input loses it, whether a converter follows or none', () => {
+    for (const mixer of ['mixer-rca-only', 'mixer-fx-usb'])
+      expect([mixer, beyond('lead-jack-xlr', 'big', mixer, 'mic-1')]).toEqual([mixer, 0]);
+    const rig = layRig({
+      parts: { s: 'guitar', l: 'lead-jack-xlr', m: 'mixer-fx-usb', u: 'lead-usb-c-b', r: 'phone-usb-c' },
+      joints: ['s.out l.big', 'l.pins m.mic-1', 'u.b m.usb', 'u.a r.port'],
+    });
+    expect(settle(rig).judged.findings.map(({ code }) => code)).toContain('dull');
+  });
   it('an instrument input and a DI box do not', () => {
     expect(beyond('lead-jack-ts', 'a', 'interface-small', 'line-1')).toBeGreaterThan(0);
     expect(beyond('lead-jack-ts', 'a', 'di-active', 'in')).toBeGreaterThan(0);

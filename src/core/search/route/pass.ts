@@ -53,6 +53,8 @@ const MOST_DIVE = 150;
 const DIVE = 50;
 /** So many layouts of a shape that are no answer are looked at before the shape waits for the search itself. Ours. */
 const MOST_TRIES = 3;
+/** So often a shape that led to nothing has its turn, where something was found. Ours. */
+const MOST_TURNS = 3;
 /** Twice the work on a shape counts as so much more weight. */
 const DOUBLING = 35;
 
@@ -325,6 +327,7 @@ export class Search {
     }
     const unseen = [...open].filter(([, spent]) => spent === 0).map(([one]) => one);
     if (this.found.length === 0) yield* this.lookInto(unseen);
+    yield* this.takeTurns(new Set(open.keys()));
     yield* this.judgeWaiting();
   }
 
@@ -333,11 +336,34 @@ export class Search {
     const byBound = unseen
       .flatMap((one) => (one.bound ? [{ one, bound: one.bound }] : []))
       .sort((a, b) => compareCosts(a.bound, b.bound));
-    for (const { one } of byBound) {
-      for (let spent = 0; spent < MOST_DIVE && this.found.length === 0; spent += DIVE) {
-        if (yield* this.diveInto(one)) break;
-        yield;
+    for (const { one } of byBound) if (this.found.length === 0) yield* this.lookIntoOne(one);
+  }
+
+  /**
+   * Every shape that has led to nothing yet has its turns, all copper one between them: until something is found, and so often in any case.
+   * By bounds alone what could be cheap and leads nowhere would be searched to its end first.
+   */
+  private *takeTurns(open: Set<Bounded>): Generator<void> {
+    for (let round = 0; this.found.length === 0 || round < MOST_TURNS; round += 1) {
+      const turns = new Map<string, Bounded>();
+      for (const one of this.found.length === 0 ? this.streams : open) {
+        const other = turns.get(one.stream.middle);
+        if (!one.bound || (this.ceiling && one.bound.weight > this.ceiling.weight)) continue;
+        if (!other?.bound || compareCosts(one.bound, other.bound) < 0) turns.set(one.stream.middle, one);
       }
+      if (turns.size < 2) return;
+      for (const one of turns.values()) {
+        const before = this.found.length;
+        yield* this.lookIntoOne(one);
+        if (this.found.length > before) open.delete(one);
+      }
+    }
+  }
+
+  private *lookIntoOne(one: Bounded): Generator<void> {
+    for (let spent = 0; spent < MOST_DIVE; spent += DIVE) {
+      if (yield* this.diveInto(one)) return;
+      yield;
     }
   }
 

@@ -2,7 +2,7 @@ import { laidParts, settingOf } from '../../rig';
 import { describe, expect, it } from 'vitest';
 import { outcomeOf } from '../../judge';
 import { checkRig } from '../../files/read-rig';
-import { findPart } from '../../parts';
+import { CATALOGUE, findPart } from '../../parts';
 import { plan } from '../../../../testing/by-steps';
 import type { Plan, RouteRequest, Wishes } from '.';
 
@@ -265,4 +265,26 @@ describe('switches that are not needed', () => {
       if (setting.kind === 'switch')
         expect([setting.id, settingOf(mixer, setting.id)]).toEqual([setting.id, setting.initial]);
   });
+});
+
+// Common practice: a guitar goes into a mixer by a DI box, a backing track into a line pair.
+describe('where what could be cheap leads nowhere', () => {
+  it(
+    'every box has its turn: a backing track and a guitar, mixed, of boxes the one mixer',
+    { timeout: 120_000 },
+    () => {
+      const mixer = findPart('mixer-fx-usb')!;
+      const boxes = CATALOGUE.filter(({ family }) => family === 'mixer' || family === 'interface');
+      const others = CATALOGUE.filter((part) => !boxes.includes(part));
+      const asked = requestOf({
+        sources: ['phone-ctia', 'guitar'],
+        to: [['tablet-usb-c', 'recorder-app']],
+        wishes: { channels: 'mixed' },
+      });
+      const { routes } = plan({ ...asked, catalogue: [mixer, ...others].map(({ id }) => id) });
+      expect(routes[0]?.parts).toEqual(
+        expect.arrayContaining(['mixer-fx-usb', 'di-passive', 'lead-breakout-jacks']),
+      );
+    },
+  );
 });

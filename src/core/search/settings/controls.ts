@@ -75,7 +75,7 @@ export function controlsOf({ laid }: Facts, chain: Chain, channel: CaptureChanne
     if (!owner) return [];
     if (stage.is === 'source') {
       return owner.part.circuit.flatMap((e) =>
-        e.kind === 'signal' && e.hears !== 'playback' ? controlFor(owner, e.sensitivity, index) : [],
+        e.kind === 'signal' ? controlFor(owner, e.sensitivity, index) : [],
       );
     }
     if (stage.is === 'output') {
