@@ -341,10 +341,12 @@ export class Search {
 
   /**
    * Every shape that has led to nothing yet has its turns, all copper one between them: until something is found, and so often in any case.
-   * By bounds alone what could be cheap and leads nowhere would be searched to its end first.
+   * By bounds alone what could be cheap and leads nowhere would be searched to its end first. One chain alone is quick to its end.
    */
   private *takeTurns(open: Set<Bounded>): Generator<void> {
-    for (let round = 0; this.found.length === 0 || round < MOST_TURNS; round += 1) {
+    const { sources, destinations } = this.request;
+    const most = sources.length + destinations.length > 2 ? MOST_TURNS : 0;
+    for (let round = 0; this.found.length === 0 || round < most; round += 1) {
       const turns = new Map<string, Bounded>();
       for (const one of this.found.length === 0 ? this.streams : open) {
         const other = turns.get(one.stream.middle);
