@@ -44,6 +44,7 @@ import { bleeds, hearsNobody, monitoredLate } from './people';
 import { playbackCancels } from './playback-cancels';
 import { playbackMoved } from './playback-moved';
 import { playbackReturns } from './playback-returns';
+import { recordsOtherDevice } from './records-other-device';
 import { runsFlat } from './runs-flat';
 import { sags } from './sags';
 import { sendFollowsFader } from './send-follows-fader';
@@ -86,6 +87,7 @@ export const CHECKS = [
   sags,
   usbLeadLong,
   twoSoundDevices,
+  recordsOtherDevice,
   notNoticed,
   appDoesNotTake,
   ownMicrophoneChosen,

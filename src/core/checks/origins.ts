@@ -44,6 +44,10 @@ export const ONE_DEVICE: Origin = {
   kind: 'common practice',
   text: 'one USB sound device at a time on phones and tablets',
 };
+export const ONE_DEVICE_AN_APP: Origin = {
+  kind: 'common practice',
+  text: 'an app records from one sound device at a time',
+};
 export const MAXIMUM: Origin = {
   kind: 'typical',
   text: 'absolute maximum of the contact, typical; phantom power is 48 ± 4 V through 6.81 kΩ a leg (IEC 61938)',

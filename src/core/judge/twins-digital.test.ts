@@ -13,6 +13,30 @@ const usbMic = (
   joints,
 });
 
+/** A USB microphone on a computer, and perhaps others that are to be recorded as well. */
+const onComputer = (others: readonly string[]): RigSketch => ({
+  parts: {
+    mic: 'usb-mic-low',
+    lead: 'lead-usb-a-c',
+    ...Object.fromEntries(
+      others.flatMap((id) => [
+        [id, 'usb-mic-low'],
+        [`${id}-lead`, 'lead-usb-c-c'],
+      ]),
+    ),
+    laptop: 'laptop-combo',
+  },
+  joints: [
+    'lead.b mic.usb',
+    'lead.a laptop.usb-a',
+    ...others.flatMap((id) => [`${id}-lead.b ${id}.usb`, `${id}-lead.a laptop.usb-c`]),
+  ],
+  source: 'mic',
+  others,
+  recorder: 'laptop',
+  apps: { laptop: 'multitrack' },
+});
+
 const throughHub = (
   hub: string,
   mic: string,
@@ -173,6 +197,13 @@ const BUS: readonly Twins[] = [
       settings: { interface: { 'gain-1': 46 } },
       apps: { phone: 'multitrack' },
     },
+  },
+  {
+    name: 'two USB microphones on a computer: the app records from one of them',
+    code: 'records-other-device',
+    state: 'recorded',
+    faulty: onComputer(['other']),
+    clean: onComputer([]),
   },
   {
     name: 'two USB microphones, one works',

@@ -42,6 +42,10 @@ const sayDevices = (rig: Rig, f: Finding): Sentence => [
   `${capital(noun(rig, f.recorder))} takes one sound device at a time and has ${numberWord(f.values[0]?.value ?? 2)}: it took ${nameOf(rig, f.other)}, and does not list ${nameOf(rig, f.where.part)}. One interface with more inputs does what two devices cannot.`,
 ];
 
+const sayOtherDevice = (rig: Rig, f: Finding): Sentence => [
+  `${capital(noun(rig, f.recorder))} records from ${nameOf(rig, f.other)}. ${capital(nameOf(rig, f.where.part))} is another sound device, and what comes by it is not in the recording. One interface with more inputs does what two devices cannot.`,
+];
+
 const sayHubs = (rig: Rig, f: Finding): Sentence => [
   `Between ${noun(rig, f.recorder)} and ${nameOf(rig, f.other)} lie `,
   ...f.values.map(show),
@@ -137,6 +141,10 @@ export const DEVICE_WORDS = {
   'two-sound-devices': {
     title: 'Two sound devices',
     says: sayDevices,
+  },
+  'records-other-device': {
+    title: 'It records from another sound device',
+    says: sayOtherDevice,
   },
   'not-noticed': {
     title: 'The phone takes no notice of it',
