@@ -90,4 +90,18 @@ export const PLAYED: readonly PracticeCase[] = [
     to: [['recorder-small']],
     answers: [only('lead-xlr-trs-camera')],
   },
+  {
+    name: 'a phone’s backing track and a guitar mixed on a USB-C tablet: a mixer with USB, a DI box for the guitar',
+    from: ['phone-ctia', 'guitar'],
+    to: [['tablet-usb-c', 'recorder-app']],
+    wishes: { channels: 'mixed' },
+    answers: [has('mixer-fx-usb', 'di-passive|di-active')],
+  },
+  {
+    name: 'two guitars mixed on a USB-C phone: a mixer with USB, a DI box each',
+    from: ['guitar', 'guitar'],
+    to: [['phone-usb-c', 'recorder-app']],
+    wishes: { channels: 'mixed' },
+    answers: [has('mixer-fx-usb', 'di-passive|di-active')],
+  },
 ];

@@ -56,7 +56,7 @@ const MOST_TRIES = 3;
 /** So often a shape that led to nothing has its turn, where something was found. Ours. */
 const MOST_TURNS = 3;
 /** Twice the work on a shape counts as so much more weight. */
-const DOUBLING = 35;
+const DOUBLING = 60;
 
 /** What a search may rest on beside its question. */
 export interface Beside {
