@@ -8,8 +8,17 @@ import type { Rig } from './types.generated';
 /** With so many leads in it a box is exchanged for one in which each keeps its role: on a desk of ten leads there are millions of ways else. */
 const MANY_LEADS = 4;
 
-/** The leads in a placed part, in the order of its joints; undefined where an end of one is not known. */
-function leadsIn(rig: Rig, placedId: string): Kept[] | undefined {
+const kept = new WeakMap<Rig, Map<string, readonly Kept[] | undefined>>();
+
+/** The leads in a placed part, in the order of its joints; undefined where an end of one is not known. Every part that could stand there asks. */
+function leadsIn(rig: Rig, placedId: string): readonly Kept[] | undefined {
+  const byPart = kept.get(rig) ?? new Map<string, readonly Kept[] | undefined>();
+  kept.set(rig, byPart);
+  if (!byPart.has(placedId)) byPart.set(placedId, leadsOf(rig, placedId));
+  return byPart.get(placedId);
+}
+
+function leadsOf(rig: Rig, placedId: string): readonly Kept[] | undefined {
   const ends = jointsOf(rig, placedId).flatMap((joint) => endsOf(joint, placedId) ?? []);
   const leads = ends.flatMap(({ near, far }): Kept[] => {
     const [own, other] = [portOf(rig, near), portOf(rig, far)];

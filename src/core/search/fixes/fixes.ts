@@ -85,6 +85,10 @@ const sameKind = (fix: Fix): string => `${fix.edit.kind} ${fix.part ?? JSON.stri
 /** Nothing is left to complain of. */
 const isPerfect = ({ outcome }: Fix): boolean => outcome.verdict === 'clean' && spoilt(outcome) === 0;
 
+/** A fix with whose consequence is what: of a single finding, or none, there is nothing to tell. */
+const told = (rig: Rig, fix: Fix): Fix =>
+  fix.outcome.findings.length < 2 ? fix : { ...fix, outcome: outcomeOf(applyEdit(rig, fix.edit)) };
+
 /** What an edit leaves of a rig. */
 type Left = Pick<Fix, 'outcome' | 'rooms'>;
 
@@ -229,7 +233,7 @@ export function searchFixes(rig: Rig, finding: Finding, drawer: Drawer, spent = 
   for (const fix of proved.sort(better)) if (!kinds.has(sameKind(fix))) kinds.set(sameKind(fix), fix);
   const offered = [...kinds.values()].slice(0, MOST_OFFERED);
   return {
-    fixes: offered.map((fix) => ({ ...fix, outcome: outcomeOf(applyEdit(rig, fix.edit)) })),
+    fixes: offered.map((fix) => told(rig, fix)),
     ...(trial.late && { cut: 'time' as const }),
     tried: trial.count,
     cures: checkOf(finding.code)?.cures ?? [],
