@@ -22,6 +22,17 @@ describe('the order of plugging in (common practice: mains, hub, device, then th
     for (const { says: line } of steps) expect(line).toMatch(/^[A-Z](?!.*(undefined|\[object)).*[^.]$/);
   });
 
+  it('the test is of what comes: words and taps of microphones, a little of what is played', () => {
+    const last = (name: string) => says(name).at(-1);
+    expect(last('dynamic-recorder.json')).toBe(
+      'Record a few words, tap each microphone once, and play it back: the taps are to be loud',
+    );
+    expect(last('deck-stereo.json')).toBe('Record a little of what is played and play it back');
+    expect(last('guitar-voice-tracks.json')).toBe(
+      'Record a few words and a little of what is played, tap each microphone once, and play it back: the taps are to be loud',
+    );
+  });
+
   it('feeds first, goes into the tablet last, then gives phantom and turns levels', () => {
     const lines = says('condenser-tablet-charging.json');
     const [charger, lead] = [at(lines, /charger/i), at(lines, /Plug XLR lead/)];

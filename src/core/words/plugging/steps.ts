@@ -1,7 +1,7 @@
 import { onMains } from '../../engine/earth/mains';
 import { appOf } from '../../engine/flow';
 import { isSupply, isWornToListen } from '../../parts';
-import { laidParts, partOf, portOf, type Joint, type Rig } from '../../rig';
+import { isSpoken, laidParts, partOf, portOf, type Joint, type Rig } from '../../rig';
 import { ladder } from '../../views';
 import { capital, nameOf } from '../words';
 import { chosenIn, phantomOf, turnedIn, type Turned } from './settings';
@@ -40,6 +40,16 @@ const hasLight = (rig: Rig): string[] =>
     .filter(({ part }) => part.bus?.registersAs === 'audio' && (part.captures ?? []).length > 0)
     .map(({ placed }) => nameOf(rig, placed.id));
 
+/** What to try it with: words where somebody speaks, a little of what is played where something is. */
+function testFor(rig: Rig): string {
+  const sources = laidParts(rig).filter(({ placed }) => rig.purpose.sources.includes(placed.id));
+  const spoken = sources.some(({ part }) => isSpoken(part));
+  const played = sources.some(({ part }) => !isSpoken(part));
+  const what = [...(spoken ? ['a few words'] : []), ...(played ? ['a little of what is played'] : [])];
+  const taps = spoken ? ['tap each microphone once, ', ': the taps are to be loud'] : ['', ''];
+  return `Record ${what.join(' and ') || 'a little'}${spoken ? ',' : ''} ${taps[0]}and play it back${taps[1]}`;
+}
+
 function seen(rig: Rig): PluggingStep[] {
   const lights = hasLight(rig).map(
     (name) => `The light of ${name} may blink off and on when the phone joins: allow it some seconds`,
@@ -52,8 +62,7 @@ function seen(rig: Rig): PluggingStep[] {
       ? [`${capital(app.name)} lists what is plugged in: it is to stand there, not the own microphone`]
       : [`${capital(app.name)} may show nothing: only a test tells`];
   });
-  const test = 'Record a few words, tap each microphone once, and play it back: the taps are to be loud';
-  return [...lights, ...apps, test].map((says) => ({ is: 'see', says }));
+  return [...lights, ...apps, testFor(rig)].map((says) => ({ is: 'see', says }));
 }
 
 /** What harms when something is plugged: phantom that is on, levels that are up. */
