@@ -61,7 +61,7 @@ function startChecks({ root, environment }) {
   });
   const ended = new Promise((resolve) => {
     child.on('error', () => resolve(CHECKS.length));
-    child.on('exit', (code) => resolve(code ?? CHECKS.length));
+    child.on('exit', (code) => resolve(Math.min(code ?? CHECKS.length, CHECKS.length)));
   });
   return async () => {
     const failed = await ended;

@@ -37,7 +37,7 @@ function higher(element: CircuitElement, by: number): CircuitElement {
   return element;
 }
 
-/** Another thing of its kind: other resistances, levels and draws, another length, another price. Bare copper that is no lead differs in price alone. */
+/** Another thing of its kind: other resistances, levels and draws, another length, another price. */
 function another(part: Part, round: number): Part {
   const by = 1 + round / 8;
   const { bus, captures, length } = part;
@@ -59,9 +59,16 @@ function another(part: Part, round: number): Part {
   };
 }
 
+/** Whether there is a figure in it in which another of its kind can differ: bare copper that is no lead has none. */
+const canDiffer = ({ length, bus, captures, circuit }: Part): boolean =>
+  length !== undefined ||
+  bus !== undefined ||
+  captures !== undefined ||
+  circuit.some((element) => 'ohms' in element && typeof element.ohms === 'number');
+
 /** The catalogue, and other things of the same kinds until there are so many. */
 function grown(count: number): Part[] {
-  const between = CATALOGUE.filter((part) => !part.host && part.ports.length > 1);
+  const between = CATALOGUE.filter((part) => !part.host && part.ports.length > 1 && canDiffer(part));
   return Array.from({ length: Math.max(0, count - CATALOGUE.length) }, (_, n) => {
     const part = between[n % between.length] ?? between[0];
     if (!part) throw new Error('the catalogue is empty');

@@ -1,4 +1,4 @@
-import { isAudible, type HostInput } from '../engine/flow';
+import { isAudible, isUsable } from '../engine/flow';
 import { jointAt } from '../rig';
 import { check } from './check';
 import { failing } from './failing';
@@ -6,9 +6,6 @@ import { ONE_DEVICE_AN_APP } from './origins';
 
 /** An app records from so many sound devices at a time. */
 const MOST_DEVICES = 1;
-
-const isOffered = ({ accepted, plugged, on, unnoticed }: HostInput): boolean =>
-  accepted && plugged && on && unnoticed === undefined;
 
 /** A computer lists several sound devices, and what comes by another than the one that its app records from is not in it. */
 export const recordsOtherDevice = check({
@@ -22,7 +19,7 @@ export const recordsOtherDevice = check({
   find: (facts) =>
     failing(facts).flatMap(({ arrival: { source, recorder, state, records }, inputs }) => {
       if (state !== 'listed-silent') return [];
-      const offered = inputs.filter(isOffered);
+      const offered = inputs.filter(isUsable);
       const taken = offered.find((one) => `${one.placed}/${one.capture.id}` === records);
       const other = offered.find(
         (one) => one.placed !== taken?.placed && one.channels.some((channel) => isAudible(channel, source)),

@@ -1,38 +1,27 @@
 import { describe, expect, it } from 'vitest';
 import { findPart } from '../parts';
 import { layRig } from '../../../testing/lay-rig';
+import { hallBy } from '../../../testing/power-rigs';
 import { directionsAt, goesSo } from './directions';
 
+const hall = hallBy('lead-jack-ts');
+
+/** The hall, with a coupler between two leads on the way to the phone. */
 const rig = layRig({
-  parts: {
-    mic: 'dynamic-xlr',
-    xlr: 'lead-xlr',
-    mixer: 'mixer-monitor-fx',
-    run: 'lead-jack-ts',
-    coupler: 'coupler-jack',
-    pad: 'lead-line-headset-pad',
-    phone: 'phone-ctia',
-    monitor: 'lead-jack-ts',
-    speaker: 'loudspeaker-stage',
-  },
+  ...hall,
+  parts: { ...hall.parts, long: 'lead-jack-ts', coupler: 'coupler-jack' },
   joints: [
-    'mic.out xlr.holes',
-    'xlr.pins mixer.mic-1',
-    'run.a mixer.main-left',
-    'run.b coupler.a',
+    ...hall.joints.filter((joint) => !joint.startsWith('pad.big')),
+    'long.a mixer.main-left',
+    'long.b coupler.a',
     'pad.big coupler.b',
-    'pad.trrs phone.jack',
-    'monitor.a mixer.mon',
-    'monitor.b speaker.in',
   ],
-  source: 'mic',
-  recorder: 'phone',
 });
 
 describe('which way sound goes by a lead', () => {
   it('is told by what hangs on it: a source or a recorder', () => {
     expect(directionsAt(rig, 'coupler')).toEqual(['in', 'out']);
-    expect(directionsAt(rig, 'run')).toEqual(['in', 'out']);
+    expect(directionsAt(rig, 'long')).toEqual(['in', 'out']);
   });
 
   it('where neither hangs on it, by the socket that it is in', () => {

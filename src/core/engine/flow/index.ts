@@ -13,7 +13,17 @@ export { AUDIBLE_OVER_NOISE, SIDE_WITHIN, heardBy, isAudible, peakOf } from './h
 export type { BandLoss, ResponseContext } from './response';
 export { bandLoss, bandLossAt } from './response';
 export type { Choice, LeftAlone, Track } from './policy';
-export { appOf, chooseInput, monitoringOf, selectInput, takeOf, tracksOf, wayAs, wayOf } from './policy';
+export {
+  appOf,
+  chooseInput,
+  isUsable,
+  monitoringOf,
+  selectInput,
+  takeOf,
+  tracksOf,
+  wayAs,
+  wayOf,
+} from './policy';
 export type { HostInput, InputChannel, InputContext, Sensed } from './inputs';
 export { hostInputs, peakAt, socketsOf, unnoticedAt } from './inputs';
 export { comesTo } from './comes-to';

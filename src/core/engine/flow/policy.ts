@@ -94,7 +94,7 @@ export interface Choice {
 }
 
 /** Inputs that a host could record from: plugged, accepted, not turned off, and noticed. */
-const isUsable = (input: HostInput): boolean =>
+export const isUsable = (input: HostInput): boolean =>
   input.accepted && input.plugged && input.on && input.unnoticed === undefined;
 
 /** The input that the host offers its apps, or undefined when there is only its own microphone. */

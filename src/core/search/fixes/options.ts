@@ -49,10 +49,14 @@ const keepsDirections = (wanted: ReturnType<typeof directionsAt>, to: Part, edit
  * The ways that are looked at: of those in which sound goes on as it did, where there are any, that in which every lead keeps its role,
  * and then as they come.
  */
-function waysShown(rig: Rig, placedId: string, to: Part): { edits: readonly RigEdit[]; untried: number } {
+function waysShown(
+  rig: Rig,
+  placedId: string,
+  wanted: ReturnType<typeof directionsAt>,
+  to: Part,
+): { edits: readonly RigEdit[]; untried: number } {
   const all = swapEdits(rig, placedId, to);
   if (all.length < 2) return { edits: all, untried: 0 };
-  const wanted = directionsAt(rig, placedId);
   const leading = all.filter((edit) => keepsDirections(wanted, to, edit));
   const likely = leading.length > 0 ? leading : all;
   const kept = likest(rig, placedId, to);
@@ -78,10 +82,11 @@ const unlike = (options: readonly Option[]): Option[] =>
 export function swapOptions(rig: Rig, placedId: string): Option[] {
   const laid = laidParts(rig).find((one) => one.placed.id === placedId);
   if (!laid) return [];
+  const wanted = directionsAt(rig, placedId);
   return partsFor(rig)
     .filter((part) => part.id !== laid.part.id && servesLike(part, laid.part))
     .flatMap((part) => {
-      const { edits, untried } = waysShown(rig, placedId, part);
+      const { edits, untried } = waysShown(rig, placedId, wanted, part);
       const differing = unlike(outcomesOf(rig, edits));
       return differing.map((option, index) =>
         untried > 0 && index === differing.length - 1 ? { ...option, untried } : option,

@@ -74,8 +74,10 @@ export function controlsOf({ laid }: Facts, chain: Chain, channel: CaptureChanne
     const owner = laid.get(stage.placed);
     if (!owner) return [];
     if (stage.is === 'source') {
+      // What a microphone with headphones plays back is no part of what it gives.
+      const gives = (hears: string) => hears !== 'playback' || owner.part.host !== undefined;
       return owner.part.circuit.flatMap((e) =>
-        e.kind === 'signal' ? controlFor(owner, e.sensitivity, index) : [],
+        e.kind === 'signal' && gives(e.hears) ? controlFor(owner, e.sensitivity, index) : [],
       );
     }
     if (stage.is === 'output') {
