@@ -7,6 +7,7 @@ import { withHeadphones, withSecondLead, withSupply, type Stock } from './attach
 import { pieceOf, type Layout } from './layout';
 import type { RouteRequest } from './request';
 import { bridgings } from './growing';
+import { withSlipIn } from './slip-in';
 
 /** Of the supplies for one socket the cheapest may be too weak. */
 const MOST_SUPPLIES = 3;
@@ -26,7 +27,7 @@ const allPowerSockets = (layout: Layout) =>
     part.host ? [] : supplySockets(part).map((port) => ({ part: id, port })),
   );
 
-/** Layouts with one thing more that may cure what the pipeline found: a supply, a second lead, something in a socket. */
+/** Layouts with one thing more that may cure what the pipeline found: a supply, a second lead, something in a socket, a transformer in a joint. */
 export function repairsOf(
   layout: Layout,
   { findings }: Outcome,
@@ -42,5 +43,6 @@ export function repairsOf(
   const doubled = curedBy('pair').length > 0 ? withSecondLead(layout) : [];
   const unnoticed = curedBy('headphones').flatMap(({ where }) => pieceOf(layout, where.part ?? '') ?? []);
   const noticed = unnoticed.length > 0 ? withHeadphones(layout, stock) : [];
-  return [...supplied, ...doubled, ...noticed].flatMap((one) => bridgings(one, request));
+  const parted = curedBy('parting').length > 0 ? withSlipIn(layout, stock.parts) : [];
+  return [...supplied, ...doubled, ...noticed, ...parted].flatMap((one) => bridgings(one, request));
 }

@@ -5,6 +5,7 @@ import { FEW_PIECES, USUAL_BOTHER } from '../bother';
 import { boxOf, withoutPorts } from './gear';
 import type { Purse } from './inventory';
 import { powerable } from './powerable';
+import { isSlipIn } from './slip-in';
 import { type Piece } from './layout';
 import { poolOf, type Pool } from './pool';
 import { cheapestTwins } from './twins';
@@ -270,7 +271,8 @@ function groundFor(
     request,
     sources,
     recorders,
-    pool: keptPool(parts),
+    // What only parts grounds is put in where something hums.
+    pool: keptPool(parts.filter((part) => !isSlipIn(part))),
     purse: purseOf(request),
     budget,
     charge: charge === true,
