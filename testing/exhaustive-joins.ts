@@ -33,8 +33,8 @@ const legsOf = (
       !isRigid(source, from, steps, goal, to) && !hangsLong(steps, request.drawer) && from.direction !== 'in',
   );
 
-/** `copper`: the piece in the middle where that is copper, and its sockets make no other way. */
-function lay(begun: Layout, legs: readonly Laid[], copper?: string): Layout | undefined {
+/** `bought`: the piece in the middle where that is bought: its sockets make no other way. */
+function lay(begun: Layout, legs: readonly Laid[], bought?: string): Layout | undefined {
   const used = new Set<string>();
   let layout = begun;
   for (const { start, end, leg } of legs) {
@@ -48,7 +48,7 @@ function lay(begun: Layout, legs: readonly Laid[], copper?: string): Layout | un
       at = { part: added.id, port: step.exit.id };
     }
     layout = withJoint(layout, at, { part: end, port: leg.to.id });
-    const [from, to] = [start === copper ? undefined : leg.from, end === copper ? undefined : leg.to];
+    const [from, to] = [start === bought ? undefined : leg.from, end === bought ? undefined : leg.to];
     layout = { ...layout, kind: `${layout.kind} ${kindOfChain(from, leg.steps, to)}` };
   }
   return layout;
@@ -99,13 +99,13 @@ export function exhaustiveJoins(
   const tryAll = (
     begun: Layout,
     ways: readonly (readonly [string, Part, string, Part])[],
-    copper?: string,
+    bought?: string,
   ): boolean => {
     const lists = ways.map(([start, source, end, goal]) =>
       legsOf(source, parts, goal, longest, request).map((leg): Laid => ({ start, end, leg })),
     );
     for (const choice of choices(lists)) {
-      const layout = lay(begun, choice, copper);
+      const layout = lay(begun, choice, bought);
       if (layout) layouts.push(layout);
       if (layouts.length > most) return false;
     }
@@ -132,9 +132,8 @@ export function exhaustiveJoins(
       ...bare.sources.map((source) => [source, at(source), placed.id, middle] as const),
       ...bare.recorders.map((host) => [placed.id, middle, host, at(host)] as const),
     ];
-    const isCopper = isPassiveLink(middle);
-    const begun = { ...placed.layout, kind: isCopper ? 'copper' : middle.id };
-    if (!tryAll(begun, ways, isCopper ? placed.id : undefined)) return undefined;
+    const begun = { ...placed.layout, kind: isPassiveLink(middle) ? 'copper' : middle.id };
+    if (!tryAll(begun, ways, placed.id)) return undefined;
   }
   return bestOfAll(request, layouts, parts, 2 * longest + 2);
 }

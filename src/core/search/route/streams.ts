@@ -204,11 +204,12 @@ function through(ground: Ground, store: LegStore, middle: Part, at: Stand = 'ahe
   const outEnds = () => (known ??= outOf(ground, middle));
   const rides = new Rides(ground.pool);
   const arrives = arrivals(ground, middle, rides, outEnds);
-  const isCopper = isPassiveLink(middle);
-  const intoCopper = (chain: PartChain): PartChain =>
-    isCopper ? { ...chain, kind: kindOfChain(chain.from, chain.links, undefined) } : chain;
-  const outOfCopper = (chain: PartChain): PartChain =>
-    isCopper ? { ...chain, kind: kindOfChain(undefined, chain.links, chain.to) } : chain;
+  // Which sockets of what is bought are used makes no other way; of a box that is there some may be wanted for something else.
+  const isBought = !ground.middle;
+  const intoBought = (chain: PartChain): PartChain =>
+    isBought ? { ...chain, kind: kindOfChain(chain.from, chain.links, undefined) } : chain;
+  const outOfBought = (chain: PartChain): PartChain =>
+    isBought ? { ...chain, kind: kindOfChain(undefined, chain.links, chain.to) } : chain;
   const legs = () =>
     new Legs(
       [
@@ -244,10 +245,10 @@ function through(ground: Ground, store: LegStore, middle: Part, at: Stand = 'ahe
       ...(ground.middle && { given: placed.id }),
       sounds: sounds.join(' | '),
     };
-    const joined = layLegs(named, ground, into.map(intoCopper), placed.id, ports);
+    const joined = layLegs(named, ground, into.map(intoBought), placed.id, ports);
     const whole = out.reduce((grown, chain, index) => {
       const from = exits[index] ?? chain.from;
-      return withChain(grown, placed.id, { ...outOfCopper(chain), from }, recorders[index]?.id ?? '');
+      return withChain(grown, placed.id, { ...outOfBought(chain), from }, recorders[index]?.id ?? '');
     }, joined);
     const [before, behind] = [into[0], out[0]];
     return isOneChain(ground) && before && behind ? asOneChain(whole, middle, before, behind) : whole;

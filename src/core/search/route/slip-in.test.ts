@@ -1,0 +1,88 @@
+import { describe, expect, it } from 'vitest';
+import { plan } from '../../../../testing/by-steps';
+import { layLayout as lay } from '../../../../testing/lay-layout';
+import { analyse } from '../../judge';
+import { CATALOGUE, findPart, type Part } from '../../parts';
+import { applyEdit } from '../../rig';
+import { isSlipIn, withSlipIn } from './slip-in';
+
+const part = (id: string): Part => findPart(id)!;
+const isolator = part('isolator-trs');
+const PARTS = ['isolator-trs', 'isolator-jack', 'lead-jack-ts', 'lead-jack-trs', 'lead-rca'].map(part);
+
+describe('what only parts grounds', () => {
+  it('of the catalogue: the two line isolators; no DI box, no microphone transformer, no coupler, no pad', () => {
+    expect(CATALOGUE.filter(isSlipIn).map(({ id }) => id)).toEqual(['isolator-trs', 'isolator-jack']);
+  });
+
+  it('not what exchanges the sides on the way, raises the voltage, or joins the sleeves after all', () => {
+    const crossed = isolator.circuit.map((element) =>
+      element.kind === 'resistor'
+        ? {
+            ...element,
+            b: ({ 'out.T': 'out.R', 'out.R': 'out.T' } as Record<string, string>)[element.b] ?? element.b,
+          }
+        : element,
+    );
+    const raised = isolator.circuit.map((element) =>
+      element.kind === 'transformer' ? { ...element, ratio: 10 } : element,
+    );
+    const joined = [...isolator.circuit, { kind: 'wire', a: 'in.S', b: 'out.S' } as const];
+    for (const circuit of [crossed, raised, joined])
+      expect(isSlipIn({ ...isolator, id: 'own', circuit })).toBe(false);
+    expect(isSlipIn({ ...isolator, id: 'own' })).toBe(true);
+  });
+});
+
+describe('put into a joint', () => {
+  const hums = lay(
+    ['mixer-xlr-main', 'lead-headphones-aux', 'computer-separate'],
+    ['mixer-xlr-main.phones lead-headphones-aux.big', 'lead-headphones-aux.small computer-separate.mic'],
+  );
+  const joints = (layout: typeof hums) =>
+    layout.joints.map(({ plug, jack }) => `${plug.part}.${plug.port} ${jack.part}.${jack.port}`);
+
+  it('as it is where it has a plug of its own, with a lead that leads on where it has two sockets', () => {
+    const [small, big] = withSlipIn(hums, PARTS);
+    expect(joints(small!)).toEqual([
+      'lead-headphones-aux.big mixer-xlr-main.phones',
+      'lead-headphones-aux.small isolator-trs.in',
+      'isolator-trs.out computer-separate.mic',
+    ]);
+    expect(joints(big!)).toEqual([
+      'lead-headphones-aux.big isolator-jack.in',
+      'lead-headphones-aux.small computer-separate.mic',
+      'lead-jack-trs.a isolator-jack.out',
+      'lead-jack-trs.b mixer-xlr-main.phones',
+    ]);
+    expect(new Set(big!.joints.map(({ id }) => id)).size).toBe(4);
+  });
+
+  it('no second one behind it', () => {
+    const [small] = withSlipIn(hums, PARTS);
+    expect(withSlipIn(small!, PARTS)).toEqual([]);
+  });
+});
+
+describe('a desk on the mains, and a computer on the mains (common practice: an isolator in the sound lead)', () => {
+  const { routes } = plan({
+    format: 'symplex-request',
+    version: 1,
+    sources: [{ part: 'dynamic-xlr' }],
+    through: 'mixer-xlr-main',
+    destinations: [{ part: 'computer-separate', app: 'recorder-app' }],
+  });
+
+  it('is answered with an isolator, without which it hums', { timeout: 60_000 }, () => {
+    const way = routes.find(({ parts }) => parts.includes(isolator.id));
+    expect(way?.rank).toBe(1);
+    const piece = way!.rig.parts.find((one) => one.part === isolator.id)!;
+    const [into, out] = way!.rig.joints.filter(
+      ({ plug, jack }) => plug.part === piece.id || jack.part === piece.id,
+    );
+    const without = applyEdit(way!.rig, { kind: 'bypass', part: piece.id, joints: [into!.id, out!.id] });
+    expect(without.parts).toHaveLength(way!.rig.parts.length - 1);
+    expect(analyse(way!.rig).findings.map(({ code }) => code)).not.toContain('hums');
+    expect(analyse(without).findings.map(({ code }) => code)).toContain('hums');
+  });
+});
