@@ -104,4 +104,22 @@ export const PLAYED: readonly PracticeCase[] = [
     wishes: { channels: 'mixed' },
     answers: [has('mixer-fx-usb', 'di-passive|di-active')],
   },
+  {
+    name: 'a keyboard in stereo to a laptop and a camera at once: shared out by a splitter, or by a box with both sides in and out',
+    from: ['keyboard'],
+    to: [['laptop-combo', 'recorder-app'], ['camera-trs']],
+    wishes: { channels: 'stereo' },
+    answers: [
+      has('splitter-headphones', 'pad-jack-40'),
+      has('line-streamer', 'lead-trs-trs'),
+      has('mixer-fx-usb|mixer-rca-only|interface-two-inputs'),
+    ],
+  },
+  {
+    name: 'a call on an 8-pin phone and a voice into a camera: a small mixer, the phone by its headset dongle',
+    from: ['phone-8-pin', 'dynamic-xlr'],
+    to: [['camera-trs']],
+    wishes: { channels: 'mono' },
+    answers: [has('mixer-rca-only', 'dongle-8-pin-headset', 'lead-breakout-jacks', 'lead-xlr')],
+  },
 ];

@@ -15,6 +15,8 @@ export type Cure =
   | 'link'
   /** The same, of those that may part grounds or make a way balanced. */
   | 'parting'
+  /** The same, of those that take level off on the way into what records. */
+  | 'padding'
   /** Something taken out altogether. */
   | 'less'
   /** A switch of a part on the way. */

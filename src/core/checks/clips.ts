@@ -9,7 +9,7 @@ export const clips = check({
   severity: ['spoils'],
   origin: FULL_SCALE,
   limit: '0 dBFS; full scale of the input and the crest of the source are typical figures.',
-  cures: ['gain', 'switch', 'link', 'plug'],
+  cures: ['gain', 'switch', 'link', 'padding', 'plug'],
   find: (facts) =>
     facts.arrivals
       .filter((arrival) => arrival.state === 'recorded' && arrival.headroom < 0)

@@ -28,6 +28,7 @@ const CURE: Readonly<Record<Cure, string>> = {
   replug: 'the headphones in another socket',
   link: 'another lead, adapter or dongle',
   parting: 'an isolator, a balanced lead or a box that parts the grounds',
+  padding: 'a pad',
   less: 'one thing less',
   switch: 'a switch',
   named: 'its own switch',

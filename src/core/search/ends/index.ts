@@ -8,5 +8,5 @@ export { isBoundToDull, isTender, listens, onEveryPair } from './edge';
 export { standApart } from './leave';
 export { nodesOfPort } from './passage';
 export { sendsOf, stereoInputs } from './sends';
-export { asked, playedEnds, sourceEnds } from './source';
+export { asked, askedOfHalf, isHalf, playedEnds, sourceEnds } from './source';
 export { convertedEnd, couldRecord, exitEnd, exitsOf, passes, throughPart } from './steps';

@@ -3,7 +3,7 @@ import type { CircuitElement, Part, PartPort } from '../../parts';
 import { isBareMicrophone } from '../../rig';
 import { microphoneOutput, dbVPerPa, SINE_CREST, type DbSpl } from '../../units';
 import { arrive } from './arrive';
-import { isDigital, type OpenEnd, type SidesAsked } from './end';
+import { isDigital, type OpenEnd, type Sides, type SidesAsked } from './end';
 import { digitalEnd, hostTakes } from './digital';
 import { withEdge } from './edge';
 import { join, type Voices } from './join';
@@ -69,6 +69,14 @@ const PAIRED = {
   'two by pair': 'two by pair',
 } as const;
 
+/** What is asked of what is half of a pair: the other half brings the other side. */
+export const askedOfHalf = (sides: Sides): Sides =>
+  sides === 'split' || sides === 'pair' ? sides : PAIRED[sides];
+
+/** Another output of its source brings the other side. */
+export const isHalf = ({ analogue }: OpenEnd): boolean =>
+  analogue?.sides === 'pair' || analogue?.sides === 'two by pair';
+
 /** An open end whose sound has to come to these sides; the other output of a pair brings the other one. */
 export function asked(end: OpenEnd, sides: SidesAsked): OpenEnd {
   const { part, port, analogue } = end;
@@ -114,7 +122,11 @@ export function playedEnds(host: Part, player: Part, pressure: DbSpl, sides: Sid
   const entry = player.ports.find(({ id }) => id === player.bus?.port);
   if (!player.bus?.plays || !entry) return [];
   const own = digitalEnd(player, entry);
-  const from = host.ports.find((port) => isDigital(port) && hostTakes(host, port, own));
+  // What lacks the chip works in the app of its maker alone, and a host that plays is in none that is known.
+  const opens = (port: PartPort) =>
+    player.bus?.authenticated === true ||
+    host.host?.busPorts.some((one) => one.port === port.id && !one.wantsAuthentication);
+  const from = host.ports.find((port) => isDigital(port) && hostTakes(host, port, own) && opens(port));
   if (!from) return [];
   const voices = voicesOf(player, pressure, true);
   return player.ports

@@ -7,7 +7,7 @@ import { withHeadphones, withSecondLead, withSupply, type Stock } from './attach
 import { pieceOf, type Layout } from './layout';
 import type { RouteRequest } from './request';
 import { bridgings } from './growing';
-import { withSlipIn } from './slip-in';
+import { withPadAt, withSlipIn } from './slip-in';
 
 /** Of the supplies for one socket the cheapest may be too weak. */
 const MOST_SUPPLIES = 3;
@@ -27,7 +27,7 @@ const allPowerSockets = (layout: Layout) =>
     part.host ? [] : supplySockets(part).map((port) => ({ part: id, port })),
   );
 
-/** Layouts with one thing more that may cure what the pipeline found: a supply, a second lead, something in a socket, a transformer in a joint. */
+/** Layouts with one thing more that may cure what the pipeline found: a supply, a second lead, something in a socket, a transformer or a pad in a joint. */
 export function repairsOf(
   layout: Layout,
   { findings }: Outcome,
@@ -43,6 +43,10 @@ export function repairsOf(
   const doubled = curedBy('pair').length > 0 ? withSecondLead(layout) : [];
   const unnoticed = curedBy('headphones').flatMap(({ where }) => pieceOf(layout, where.part ?? '') ?? []);
   const noticed = unnoticed.length > 0 ? withHeadphones(layout, stock) : [];
+  const hot = curedBy('padding').flatMap(({ recorder }) => recorder ?? []);
+  const padded = hot.length > 0 ? withPadAt(layout, hot, stock.parts) : [];
   const parted = curedBy('parting').length > 0 ? withSlipIn(layout, stock.parts) : [];
-  return [...supplied, ...doubled, ...noticed, ...parted].flatMap((one) => bridgings(one, request));
+  return [...supplied, ...doubled, ...noticed, ...parted, ...padded].flatMap((one) =>
+    bridgings(one, request),
+  );
 }

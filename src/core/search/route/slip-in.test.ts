@@ -4,7 +4,7 @@ import { layLayout as lay } from '../../../../testing/lay-layout';
 import { analyse } from '../../judge';
 import { CATALOGUE, findPart, type Part } from '../../parts';
 import { applyEdit } from '../../rig';
-import { isSlipIn, withSlipIn } from './slip-in';
+import { isPadInLine, isSlipIn, withPadAt, withSlipIn } from './slip-in';
 
 const part = (id: string): Part => findPart(id)!;
 const isolator = part('isolator-trs');
@@ -61,6 +61,32 @@ describe('put into a joint', () => {
   it('no second one behind it', () => {
     const [small] = withSlipIn(hums, PARTS);
     expect(withSlipIn(small!, PARTS)).toEqual([]);
+  });
+});
+
+describe('a pad ahead of what records', () => {
+  const loud = lay(
+    ['mixer-fx-usb', 'lead-headphones-aux', 'camera-trs'],
+    ['mixer-fx-usb.phones lead-headphones-aux.big', 'lead-headphones-aux.small camera-trs.mic'],
+  );
+
+  it('of the catalogue: the pads; no lead with a pad in it, no coupler, no isolator', () => {
+    expect(CATALOGUE.filter(isPadInLine).map(({ id }) => id)).toEqual([
+      'pad-xlr-20',
+      'pad-xlr-40',
+      'pad-jack-40',
+    ]);
+  });
+
+  it('goes into the socket of what records, and no second one behind it', () => {
+    const padded = withPadAt(loud, ['camera-trs'], CATALOGUE);
+    expect(padded.map((one) => one.pieces.at(-1)?.part.id)).toEqual(['pad-jack-40']);
+    expect(padded[0]!.joints.map(({ plug, jack }) => `${plug.part} ${jack.part}`)).toEqual([
+      'lead-headphones-aux mixer-fx-usb',
+      'lead-headphones-aux pad-jack-40',
+      'pad-jack-40 camera-trs',
+    ]);
+    expect(withPadAt(padded[0]!, ['camera-trs'], CATALOGUE)).toEqual([]);
   });
 });
 

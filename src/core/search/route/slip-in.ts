@@ -1,4 +1,4 @@
-import { isCopper, isPlainLink, type Part, type PartPort } from '../../parts';
+import { isCopper, isPassiveLink, isPlainLink, type Part, type PartPort } from '../../parts';
 import { mate } from '../../plugs';
 import type { Joint } from '../../rig';
 import { copperOf, nodesOfPort } from '../ends';
@@ -44,6 +44,27 @@ export function isSlipIn(part: Part): boolean {
     part.circuit.every((e) => e.kind !== 'transformer' || Math.abs(e.ratio) === 1) &&
     keepsItsContacts(part, one);
   known.set(part, found);
+  return found;
+}
+
+const pads = new WeakMap<Part, boolean>();
+
+/** A pad that goes into a joint as it is: a socket and a plug of one kind, resistors on the way, and each contact goes on where it was. */
+export function isPadInLine(part: Part): boolean {
+  const before = pads.get(part);
+  if (before !== undefined) return before;
+  const [one, other] = part.ports;
+  const copper = copperOf(part);
+  const beyond = other ? nodesOfPort(other, part).map(([, node]) => copper(node)) : [];
+  const found =
+    one !== undefined &&
+    part.ports.length === 2 &&
+    one.connector === other?.connector &&
+    one.gender !== other.gender &&
+    isPassiveLink(part) &&
+    nodesOfPort(one, part).some(([, node]) => !beyond.includes(copper(node))) &&
+    keepsItsContacts(part, one);
+  pads.set(part, found);
   return found;
 }
 
@@ -101,4 +122,15 @@ export function withSlipIn(layout: Layout, parts: readonly Part[]): Layout[] {
         .filter(({ plug, jack }) => !isOne(layout, plug) && !isOne(layout, jack))
         .flatMap((joint) => putInto(layout, joint, part, parts)),
     );
+}
+
+/** The layout with a pad ahead of a socket of one of these pieces; no second one behind another. */
+export function withPadAt(layout: Layout, ids: readonly string[], parts: readonly Part[]): Layout[] {
+  const isPadded = ({ plug }: Joint): boolean => {
+    const piece = pieceOf(layout, plug.part);
+    return piece !== undefined && isPadInLine(piece.part);
+  };
+  return layout.joints
+    .filter((joint) => ids.includes(joint.jack.part) && !isPadded(joint))
+    .flatMap((joint) => parts.filter(isPadInLine).flatMap((part) => putInto(layout, joint, part, parts)));
 }

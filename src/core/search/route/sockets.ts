@@ -2,6 +2,7 @@ import type { Part, PartPort } from '../../parts';
 import { portsInOpening } from '../../rig';
 import {
   asked,
+  askedOfHalf,
   channelsOf,
   exitEnd,
   exitsOf,
@@ -14,12 +15,23 @@ import {
 } from '../ends';
 import { likeSockets } from './pool';
 
-/** The roles of a port; left and right of a pair are as good as one another. */
-const rolesIn = ({ roles = {} }: PartPort): string => {
+/** A port for one side of two. */
+function isSide({ roles = {} }: PartPort): boolean {
   const all = Object.values(roles);
-  const isSide = all.includes('left') !== all.includes('right');
-  return JSON.stringify(roles, (_, role: unknown) =>
-    isSide && (role === 'left' || role === 'right') ? 'side' : role,
+  return all.includes('left') !== all.includes('right');
+}
+
+const halved = (end: OpenEnd): OpenEnd => {
+  if (!end.analogue || end.analogue.sides === 'any') return end;
+  const sides = askedOfHalf(end.analogue.sides);
+  return { ...end, analogue: { ...end.analogue, sides }, state: `${end.state} of half` };
+};
+
+/** The roles of a port; left and right of a pair are as good as one another. */
+const rolesIn = (port: PartPort): string => {
+  const oneSide = isSide(port);
+  return JSON.stringify(port.roles ?? {}, (_, role: unknown) =>
+    oneSide && (role === 'left' || role === 'right') ? 'side' : role,
   );
 };
 
@@ -56,10 +68,13 @@ export function middleEnds(part: Part, sides: SidesAsked = 'any'): readonly Open
   ends.set(part, bySides);
   const known = bySides.get(sides);
   if (known) return known;
-  const all = entriesOf(part).flatMap((entry) => beyond(part, entry, idealEnd(part, entry)));
+  const all = entriesOf(part).flatMap((entry) =>
+    beyond(part, entry, idealEnd(part, entry)).map((end) => ({ entry, end })),
+  );
   // Of what several entries bring to one output that of the first counts: it is the first that is filled.
-  const once = [...new Map(all.toReversed().map((end) => [end.port.id, end])).values()].reverse();
-  const found = once.map((end) => asked(end, sides));
+  const once = [...new Map(all.toReversed().map((one) => [one.end.port.id, one])).values()].reverse();
+  // By an entry for one side of two comes one side of two.
+  const found = once.map(({ entry, end }) => (isSide(entry) ? halved(asked(end, sides)) : asked(end, sides)));
   bySides.set(sides, found);
   return found;
 }

@@ -1,5 +1,5 @@
 import { isPassiveLink, type Part, type PartPort } from '../../parts';
-import { sendsOf, type OpenEnd } from '../ends';
+import { asked, askedOfHalf, isHalf, sendsOf, type OpenEnd, type Sides } from '../ends';
 import { canBeApart, isCaller } from './far-ends';
 import { kindOfChain } from './chain-kinds';
 import type { PartChain } from './chains';
@@ -143,6 +143,12 @@ const outOf = ({ recorders, sides, apart, sources, callers }: Ground, middle: Pa
 const endsTo = ({ callers }: Ground, middle: Part, recorder: Piece, ends: readonly OpenEnd[]) =>
   callers && isCaller(recorder) ? ends.filter(({ port }) => sendsOf(middle).has(port.id)) : ends;
 
+/** To what sides a source has to come beyond an output of a part: where it is half of a pair, the other half brings the other side. */
+function sidesBeyond({ sides }: Ground, start: OpenEnd, exit: OpenEnd): Sides {
+  const wanted = asked(exit, sides).analogue?.sides ?? 'any';
+  return isHalf(start) ? askedOfHalf(wanted) : wanted;
+}
+
 /** Tells of chains into a part in the middle, and out of it to a recorder, in what states a source's own sound could be recorded beyond both. */
 function arrivals(ground: Ground, middle: Part, rides: Rides, exits: () => readonly OpenEnd[]): Arrives {
   return (
@@ -155,7 +161,7 @@ function arrivals(ground: Ground, middle: Part, rides: Rides, exits: () => reado
     const start = endsOfSource(ground, source).find(({ port }) => port.id === into.from.id);
     const exit = exits().find(({ port }) => port.id === out.from.id);
     if (!start || !exit) return ['unknown'];
-    const sides = ground.apart ? 'two by pair' : (exit.analogue?.sides ?? 'any');
+    const sides = ground.apart ? 'two by pair' : sidesBeyond(ground, start, exit);
     const ride = { start, into, middle, entry, exit: exit.port, sides, out, recorder };
     return rides.arrives(ride, (end) => ground.takes(recorder, end));
   };
