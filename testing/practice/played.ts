@@ -122,4 +122,10 @@ export const PLAYED: readonly PracticeCase[] = [
     wishes: { channels: 'mono' },
     answers: [has('mixer-rca-only', 'dongle-8-pin-headset', 'lead-breakout-jacks', 'lead-xlr')],
   },
+  {
+    name: 'two packs, for a camera and a phone at once: a receiver for two, a splitter at its output, a lead to each',
+    from: ['pack-clip-on', 'pack-clip-on'],
+    to: [['camera-trs'], ['phone-ctia', 'live-stream']],
+    answers: [has('receiver-two-channel', 'splitter-headphones', 'patch-trs-trrs')],
+  },
 ];

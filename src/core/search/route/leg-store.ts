@@ -218,6 +218,18 @@ export class LegStore {
     );
   }
 
+  /** From what sources join in to copper that shares it out. */
+  between(joins: Part, starts: readonly OpenEnd[], shares: Part): Leg {
+    const { ground } = this;
+    return this.leg(`${joins.id} > ${shares.id}`, () => {
+      const ports = entriesOf(shares);
+      const accepts: Goal['accepts'] = (port, end) => passes(shares, port, end);
+      const { pool, purse, longest, budget, ceiling } = ground;
+      const goal = { goal: shares, ports, accepts, always: true };
+      return new ChainFinder({ starts, ...goal, pool, purse, longest, budget, ceiling, inLine: this.inLine });
+    });
+  }
+
   /** Into what stands in the middle. `at`: where that stands, if it is to be bought. */
   toMiddle(source: Piece, middle: Part, at: Stand): Leg {
     const { ground } = this;

@@ -40,6 +40,12 @@ function spread(settled: Settled, { wishes }: RouteRequest): Settled {
   return settled;
 }
 
-/** A rig with its switches and knobs as a request wants them. */
-export const settledFor = (rig: Rig, request: RouteRequest): Settled =>
-  raised(spread((request.wishes?.callers ? settleCallIn : settle)(rig), request));
+/** A rig with its switches and knobs as a request wants them; `isWorth`: whether better gains would be of any use. */
+export function settledFor(
+  rig: Rig,
+  request: RouteRequest,
+  isWorth: (settled: Settled) => boolean = () => true,
+): Settled {
+  const settled = spread((request.wishes?.callers ? settleCallIn : settle)(rig), request);
+  return isWorth(settled) ? raised(settled) : settled;
+}

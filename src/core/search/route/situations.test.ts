@@ -288,3 +288,37 @@ describe('where what could be cheap leads nowhere', () => {
     },
   );
 });
+
+// Common practice: who records one side has half of a record.
+describe('what plays by two outputs, to two recorders at once', () => {
+  const asked = requestOf({
+    sources: ['deck'],
+    to: [
+      ['laptop-combo', 'recorder-app'],
+      ['phone-ctia', 'live-stream'],
+    ],
+  });
+
+  it('does not give each of them a side', () => {
+    const { routes } = plan({ ...asked, catalogue: ['lead-rca', 'lead-breakout-headset'] });
+    expect(routes).toEqual([]);
+  });
+
+  it('is shared out or mixed, so that both have the same', { timeout: 60_000 }, () => {
+    const { routes } = plan(asked);
+    expect(routes.length).toBeGreaterThan(0);
+    for (const { rig } of routes) {
+      const joints = rig.joints.filter(({ plug, jack }) => [plug.part, jack.part].includes('deck'));
+      const next = joints.flatMap(({ plug, jack }) => [plug.part, jack.part]).filter((id) => id !== 'deck');
+      const beyond = (id: string, seen: readonly string[]): string[] => [
+        id,
+        ...rig.joints
+          .flatMap(({ plug, jack }) => (plug.part === id ? [jack.part] : jack.part === id ? [plug.part] : []))
+          .filter((other) => other !== 'deck' && !seen.includes(other))
+          .flatMap((other) => beyond(other, [...seen, id])),
+      ];
+      const reached = next.map((id) => rig.purpose.recorders.filter((one) => beyond(id, []).includes(one)));
+      for (const recorders of reached) expect(recorders).toHaveLength(2);
+    }
+  });
+});

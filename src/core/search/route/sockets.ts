@@ -16,7 +16,7 @@ import {
 import { likeSockets } from './pool';
 
 /** A port for one side of two. */
-function isSide({ roles = {} }: PartPort): boolean {
+export function isSide({ roles = {} }: PartPort): boolean {
   const all = Object.values(roles);
   return all.includes('left') !== all.includes('right');
 }

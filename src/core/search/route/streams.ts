@@ -15,11 +15,13 @@ import {
   couldSeparate,
   entriesOf,
   firstOfPairs,
+  isSide,
   middleEnds,
   openingsOf,
   outputsOf,
   splitEnds,
 } from './sockets';
+import { sharedOn } from './shared-on';
 import { reachAfter, standsApart } from './standing';
 
 /** Layouts of one shape as they are found, the cheapest first. */
@@ -108,6 +110,14 @@ function intoRecorder(ground: Ground, store: LegStore): Stream[] {
   ];
 }
 
+/** Whether recorders would get a side each of what is one programme: its two outputs are a pair. */
+function partsPair(ground: Ground, source: Piece, chains: readonly PartChain[]): boolean {
+  const sides = endsOfSource(ground, source).filter(
+    ({ port }) => isSide(port) && chains.some(({ from }) => from === port),
+  );
+  return firstOfPairs(sides).length < sides.length;
+}
+
 /** One source that gives each of several recorders an output of its own. */
 function outOfSource(ground: Ground, store: LegStore): Stream[] {
   const [source] = ground.sources;
@@ -117,7 +127,7 @@ function outOfSource(ground: Ground, store: LegStore): Stream[] {
   const legs = () => new Legs(ground.recorders.map((recorder) => store.fromSource(source, recorder, true)));
   return [
     overLegs(legs, (chains) =>
-      distinct(chains.map((chain) => chain.from.id))
+      distinct(chains.map((chain) => chain.from.id)) && !partsPair(ground, source, chains)
         ? chains.reduce(
             (grown, chain, index) => withChain(grown, source.id, chain, ground.recorders[index]?.id ?? ''),
             bare(ground),
@@ -330,5 +340,8 @@ export function streamsOf(ground: Ground): Stream[] {
     one && other && more.length === 0
       ? [...onward(ground, store, one, other), ...onward(ground, store, other, one)]
       : [];
-  return [...direct, ...outOfSource(ground, store), ...onwards, ...middles];
+  const shared = sharedOn(ground, store).map(({ joins, make, own, least, lay }) =>
+    over(nameInKind(joins), make, own, least, lay),
+  );
+  return [...direct, ...outOfSource(ground, store), ...onwards, ...middles, ...shared];
 }

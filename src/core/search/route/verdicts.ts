@@ -13,7 +13,7 @@ import { Shapes } from './shape';
 import { lostOf } from './lost';
 import { roughnessOf } from './rough';
 import { isTouchy } from './touchy';
-import { keepsWishes, meets } from './wishes';
+import { goesWhereAsked, keepsWishes, meets } from './wishes';
 
 /** What the pipeline said of a layout: that it answers, or what with one thing more may. */
 export type Verdict =
@@ -71,7 +71,9 @@ export class Verdicts {
   private judge(layout: Layout, mayExchange = true): Verdict {
     const { request } = this;
     const { wishes = {} } = request;
-    const { rig, judged, facts } = settledFor(rigOf(layout, request), request);
+    const { rig, judged, facts } = settledFor(rigOf(layout, request), request, (settled) =>
+      goesWhereAsked(layout, settled, request),
+    );
     const isMeant = !wishes.callers || isCallIn(facts);
     const charges = !wishes.charge || rig.purpose.recorders.every((host) => isCharged(facts, host));
     if (

@@ -30,12 +30,16 @@ export const keepsWishes = (layout: Layout, wishes: Wishes, purse: Purse): boole
 /** On both sides, or on two tracks of a project, each of which is mono. */
 const isStereo = ({ channels, inputs }: Arrival): boolean => channels === 'both' || inputs.length > 1;
 
-/** Whether the pipeline's answer is what was asked for. */
-export function meets(layout: Layout, judged: Outcome, facts: Facts, request: RouteRequest): boolean {
+/** Whether the pipeline's answer is what was asked for, but for how far it stands over the noise, which a better gain may change. */
+export function goesWhereAsked(
+  layout: Layout,
+  { judged, facts }: { readonly judged: Outcome; readonly facts: Facts },
+  request: RouteRequest,
+): boolean {
   const { wishes = {} } = request;
   const { verdict, arrives, listeners } = judged;
   if (verdict !== 'clean' || arrives.length === 0) return false;
-  if (arrives.some((a) => a.state !== 'recorded' || overNoise(a) < LEAST_OVER_NOISE)) return false;
+  if (arrives.some((a) => a.state !== 'recorded')) return false;
   if (wishes.channels === 'stereo' && !arrives.every((a) => isStereo(a) && keepsItsSides(facts, a)))
     return false;
   if (wishes.channels === 'mixed' && arrives.some((a) => a.channels !== 'both' && a.channels !== 'mono'))
@@ -46,6 +50,11 @@ export function meets(layout: Layout, judged: Outcome, facts: Facts, request: Ro
   if (wishes.risk === 'proven' && arrives.some((a) => !isProven(a.evidence.kind))) return false;
   return isBridged(layout, stretchesOf(layout, request));
 }
+
+/** Whether the pipeline's answer is what was asked for. */
+export const meets = (layout: Layout, judged: Outcome, facts: Facts, request: RouteRequest): boolean =>
+  goesWhereAsked(layout, { judged, facts }, request) &&
+  judged.arrives.every((arrival) => overNoise(arrival) >= LEAST_OVER_NOISE);
 
 const isProven = (kind: string): boolean => kind === 'tested by you' || kind === 'common practice';
 
