@@ -93,17 +93,24 @@ export function poolOf(parts: readonly Part[]): Pool {
     byKind.set(kindOf(port), found);
     return found;
   };
-  const steps = new Map<string, readonly PoolStep[]>();
+  // By the part itself: one that is there with broken ports is called as it is without.
+  let steps = new WeakMap<Part, Map<string, readonly PoolStep[]>>();
+  let kept = 0;
   const stepsOver = (end: OpenEnd, entry: Entry): readonly PoolStep[] => {
-    const key = `${entry.part.id} ${entry.port.id} ${end.state}`;
-    const known = steps.get(key);
+    const byState = steps.get(entry.part) ?? new Map<string, readonly PoolStep[]>();
+    const key = `${entry.port.id} ${end.state}`;
+    const known = byState.get(key);
     if (known) return known;
     const found = throughPart(entry.part, entry.port, end).map((next) => ({
       end: next,
       says: nameOf(entry, next),
     }));
-    if (steps.size > MOST_KEPT) steps.clear();
-    steps.set(key, found);
+    if (kept > MOST_KEPT) {
+      steps = new WeakMap();
+      kept = 0;
+    }
+    kept += 1;
+    steps.set(entry.part, (steps.get(entry.part) ?? new Map<string, readonly PoolStep[]>()).set(key, found));
     return found;
   };
   return { parts: between, entriesFor: (end) => takes(end.port), stepsOver };
