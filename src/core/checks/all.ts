@@ -26,6 +26,7 @@ import { micContactOpen } from './mic-contact-open';
 import { micLineLoaded } from './mic-line-loaded';
 import { micLineUnsure } from './mic-line-unsure';
 import { sidesExchanged } from './sides-exchanged';
+import { sideShorted } from './side-shorted';
 import { sidesTied } from './sides-tied';
 import { micLineShorted } from './mic-line-shorted';
 import { monitorOff } from './monitor-off';
@@ -141,6 +142,7 @@ export const CHECKS = [
   recordsCallers,
   micLineUnsure,
   sidesTied,
+  sideShorted,
   sidesExchanged,
   contactsExchanged,
   uncertainContact,

@@ -103,6 +103,23 @@ const heardBy = (ears: string): RigSketch => ({
   settings: { interface: { gain: 44 } },
 });
 
+/** The same by a lead with one dark band at each end. */
+const shorted: RigSketch = {
+  ...played('lead-breakout-jacks'),
+  parts: {
+    phone: 'phone-ctia',
+    adapter: 'adapter-jack-small',
+    ...played('lead-breakout-jacks').parts,
+    lead: 'lead-true-mono',
+  },
+  joints: [
+    'lead.a phone.jack',
+    'lead.b adapter.small',
+    'adapter.big mixer.pair-1-left',
+    ...played('lead-breakout-jacks').joints.filter((joint) => !joint.startsWith('lead.')),
+  ],
+};
+
 const NOTES: readonly (readonly [name: string, code: string, noted: RigSketch, silent: RigSketch])[] = [
   ['peaks within 6 dB of full scale', 'hot', gain(56), gain(44)],
   [
@@ -128,6 +145,12 @@ const NOTES: readonly (readonly [name: string, code: string, noted: RigSketch, s
     'what a phone plays, both sides on one plug, which ties them; a breakout lead keeps them apart',
     'sides-tied',
     played('lead-line-mono-both'),
+    played('lead-breakout-jacks'),
+  ],
+  [
+    'what a phone plays by a plug with one dark band, which shorts a side; a breakout lead has both',
+    'side-shorted',
+    shorted,
     played('lead-breakout-jacks'),
   ],
   [

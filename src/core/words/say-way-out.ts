@@ -55,6 +55,9 @@ export function sayWhyNone(finding: Finding, { fixes, cut, tried, cures }: Fixes
   if (cures.length === 0 && finding.severity === 'note') return undefined;
   if (cures.length === 0) return 'No change of the rig cures it: say what is to be recorded, and where.';
   const kinds = list(cures.map((cure) => CURE[cure]));
+  // A part for it would not be worth its money, so none is tried.
+  if (tried === 0 && finding.severity === 'note')
+    return `Only good to know, so nothing was tried: ${kinds} would be wanted.`;
   if (tried === 0) return `Nothing in the catalogue goes there: ${kinds} would have been tried.`;
   return `No single change cures it without something as bad: ${tried} ${tried === 1 ? 'was' : 'were'} tried (${kinds}).`;
 }

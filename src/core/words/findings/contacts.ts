@@ -193,7 +193,19 @@ const sayTied = (rig: Rig, f: Finding): Sentence => [
   ' is wanted. Where the sides differ they pull against each other.',
 ];
 
+const sayShortedSide = (rig: Rig, f: Finding): Sentence => [
+  `One side of ${noun(rig, f.source)} lies on its ground by the plug: it works into `,
+  ...f.values.map(show),
+  ', where ',
+  limitFigure(f),
+  ' is wanted, and is not recorded.',
+];
+
 export const CONTACT_WORDS = {
+  'side-shorted': {
+    title: 'One side shorted by the plug',
+    says: sayShortedSide,
+  },
   'sides-tied': {
     title: 'Left and right tied together',
     says: sayTied,
