@@ -158,6 +158,7 @@ describe('symplex plan', () => {
         'sure',
         'late',
         'leftOut',
+        'alone',
         'says',
       ]);
       expect(Object.keys(report.routes[0])).toEqual(

@@ -403,7 +403,14 @@ export const REPORT_SCHEMAS: Readonly<Record<string, Schema>> = {
     ruledOut: nullable('number'),
     sure: { type: 'integer' },
     late: { type: 'boolean' },
-    leftOut: orNull(object({ part: text, under: { type: 'number' } })),
+    leftOut: orNull({
+      type: 'object',
+      required: ['part', 'under'],
+      properties: { part: text, under: { type: 'number' }, more: { type: 'number' } },
+    }),
+    alone: orNull(
+      object({ of: { enum: ['sources', 'destinations'] }, without: listOf({ type: 'integer' }) }),
+    ),
     says: text,
   }),
   Refusal: object({ error: text }),

@@ -1,7 +1,7 @@
 import { finite } from './finite';
 import { analyse } from '../judge';
 import type { Rig } from '../rig';
-import type { AlsoWorks, Hindrance, Item, Lost, Plan, Route } from '../search/route';
+import type { Alone, AlsoWorks, Hindrance, Item, Lost, Plan, Route } from '../search/route';
 import { arrivalReport, type ArrivalReport } from './check-report';
 import { cautionsFor, pluggingSteps, type PluggingStep } from '../words/plugging';
 import { sayHindrance, sayLost, sayPlan, sayRoute } from '../words/say-route';
@@ -48,6 +48,8 @@ export interface PlanReport {
   readonly late: boolean;
   /** A further destination that was wanted only if cheap and is left out. */
   readonly leftOut: Plan['leftOut'] | null;
+  /** Where there is no way and no wish stands in it: what comes of each of several sources, or recorders, alone. */
+  readonly alone: Alone | null;
   readonly says: string;
 }
 
@@ -89,5 +91,6 @@ export const planReport = (plan: Plan): PlanReport => ({
   sure: plan.sure ?? (plan.complete ? plan.routes.length : 0),
   late: plan.late === true,
   leftOut: plan.leftOut ?? null,
+  alone: plan.alone ?? null,
   says: sayPlan(plan),
 });

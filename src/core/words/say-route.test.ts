@@ -37,6 +37,16 @@ describe('a route in words', () => {
     [{ by: 'nothing', here: 0, before: 0 }, 'As good as the one before'],
   ])('%o', (lost, says) => expect(sayLost(lost)).toContain(says));
 
+  it('of several that have no way together, whether each has one alone', () => {
+    const none = { routes: [], hindrances: [], searched: 3, complete: true };
+    expect(sayPlan({ ...none, alone: { of: 'sources', without: [] } })).toBe(
+      'No way was found. Each source alone has a way: it is together that they have none.',
+    );
+    expect(sayPlan({ ...none, alone: { of: 'destinations', without: [1] } })).toBe(
+      'No way was found. The second recorder has none even alone.',
+    );
+  });
+
   it('every wish has a name', () => {
     for (const wish of WISH_NAMES) expect(wishName(wish).length).toBeGreaterThan(4);
   });

@@ -97,9 +97,19 @@ function sayLeftOut({ part, under, more }: NonNullable<Plan['leftOut']>): string
     : ` Without the ${name}: it would cost ${more} more, and ${under} was the most.`;
 }
 
+/** What comes of several when each is asked about alone. */
+function sayAlone({ of, without }: NonNullable<Plan['alone']>): string {
+  const what = of === 'sources' ? 'source' : 'recorder';
+  if (without.length === 0) return ` Each ${what} alone has a way: it is together that they have none.`;
+  const which = list(without.map((n) => ORDINALS[n] ?? `${n + 1}th`));
+  return ` The ${which} ${what} ${without.length > 1 ? 'have' : 'has'} none even alone.`;
+}
+
+const ORDINALS = ['first', 'second', 'third'];
+
 /** The answer in a sentence. */
 export function sayPlan(plan: Plan): string {
-  const { routes, hindrances, complete, givenUp = 0, leftOut } = plan;
+  const { routes, hindrances, complete, givenUp = 0, leftOut, alone } = plan;
   const cut = sayCut(plan);
   if (routes.length > 0)
     return `${count(routes.length, 'way that was proved.', 'ways that were proved.')}${cut}${leftOut ? sayLeftOut(leftOut) : ''}`;
@@ -110,7 +120,8 @@ export function sayPlan(plan: Plan): string {
     return `No way meets all of it. What stands in the way: ${list(sets)}.`;
   }
   const given = ['', 'one wish', 'two wishes', 'three wishes'][givenUp] ?? '';
+  const each = alone ? sayAlone(alone) : '';
   return complete
-    ? `No way was found${given && `, and giving up any ${given} would not help`}.`
-    : `No way was found as far as was searched.${cut}`;
+    ? `No way was found${given && `, and giving up any ${given} would not help`}.${each}`
+    : `No way was found as far as was searched.${each}${cut}`;
 }

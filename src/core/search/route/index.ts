@@ -1,6 +1,6 @@
 export type { AlsoWorks, Item, Lost, Route } from './answer';
 export { keyOfRoute } from './answer';
-export type { Hindrance, Plan, Planning } from './plan';
+export type { Alone, Hindrance, Plan, Planning } from './plan';
 export { plan, planSteps } from './plan';
 export type { WishPrice } from './wish-price';
 export { pricedWishes, priceOfWish } from './wish-price';

@@ -316,6 +316,26 @@ describe('what cannot be had together', () => {
   });
 });
 
+// Common practice: one sound device at a time.
+describe('where several have no way together', () => {
+  const asked = (...parts: readonly string[]): RouteRequest => ({
+    format: 'symplex-request',
+    version: 1,
+    sources: parts.map((part) => ({ part })),
+    destinations: [{ part: 'tablet-usb-c', app: 'multitrack' }],
+    wishes: { channels: 'apart' },
+    catalogue: ['lead-usb-a-c', 'lead-usb-c-b', 'lead-usb-a-micro', 'adapter-usb-c-a', 'lead-usb-a-b'],
+  });
+  it('two USB microphones: each alone has one', () => {
+    const { routes, alone } = plan(asked('usb-mic-low', 'usb-mic-big'));
+    expect({ routes, alone }).toEqual({ routes: [], alone: { of: 'sources', without: [] } });
+  });
+  it('a USB microphone and one with XLR for which there is no box: the second has none even alone', () => {
+    const { alone } = plan(asked('usb-mic-low', 'dynamic-xlr'));
+    expect(alone).toEqual({ of: 'sources', without: [1] });
+  });
+});
+
 describe('a further recorder that is wanted only if cheap', () => {
   const also = (under: number): RouteRequest => ({
     format: 'symplex-request',

@@ -16,12 +16,20 @@ export interface Hindrance {
   readonly route: Route;
 }
 
+/** Which of several sources or recorders have no way even alone, by their places in the request; none: it is together that they have none. */
+export interface Alone {
+  readonly of: 'sources' | 'destinations';
+  readonly without: readonly number[];
+}
+
 export interface Plan {
   readonly routes: readonly Route[];
   /** Where there is none: the wishes each of which, given up alone, would allow one; else the fewest that do so together. */
   readonly hindrances: readonly Hindrance[];
   /** Where nothing helps: so many wishes at a time were given up, in every way. */
   readonly givenUp?: number;
+  /** Where nothing helps: what comes of each of several sources, or recorders, asked about alone. */
+  readonly alone?: Alone;
   /** Why it was not searched for at all. */
   readonly problem?: RequestProblem;
   readonly searched: number;
@@ -195,6 +203,32 @@ function* hindrancesOf(
   return { hindrances: [], givenUp };
 }
 
+/** Wishes about several sources, which one has not. */
+const alone = ({ wishes = {}, ...request }: RouteRequest): RouteRequest => {
+  const { channels, ...others } = wishes;
+  const isOfSeveral = channels === 'apart' || channels === 'mixed';
+  return { ...request, wishes: isOfSeveral ? others : wishes };
+};
+
+/** Whether each of several sources, or else recorders, has a way alone: what is wrong with one, or that they do not go together. */
+function* aloneOf(
+  request: RouteRequest,
+  limits: SearchLimits,
+  catalogue?: readonly Part[],
+): Steps<Alone | undefined> {
+  const of = (['sources', 'destinations'] as const).find((several) => request[several].length > 1);
+  if (!of) return undefined;
+  const without: number[] = [];
+  for (const n of request[of].keys()) {
+    const question = alone({ ...request, [of]: request[of].slice(n, n + 1) });
+    if (firstRequestProblem(question)) return undefined;
+    const shorter = { ...limits, count: 1, milliseconds: limits.milliseconds / 2 };
+    const { routes } = yield* silently(routesFor(question, shorter, catalogue));
+    if (routes.length === 0) without.push(n);
+  }
+  return { of, without };
+}
+
 /**
  * The best proved routes for a request; where there is none, which wishes stand in the way. Yields now and then with how far it
  * is; whoever lets the generator go leaves nothing running.
@@ -209,7 +243,9 @@ export function* planSteps(
   if (problem) return { routes: [], hindrances: [], problem, searched: 0, complete: true };
   const plan = yield* routesFor(request, limits, catalogue);
   if (plan.routes.length > 0) return plan;
-  return { ...plan, ...(yield* hindrancesOf(request, limits, catalogue)) };
+  const given = yield* hindrancesOf(request, limits, catalogue);
+  const each = given.hindrances.length === 0 ? yield* aloneOf(request, limits, catalogue) : undefined;
+  return { ...plan, ...given, ...(each && { alone: each }) };
 }
 
 /** The same, all at once. */
