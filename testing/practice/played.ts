@@ -128,4 +128,13 @@ export const PLAYED: readonly PracticeCase[] = [
     to: [['camera-trs'], ['phone-ctia', 'live-stream']],
     answers: [has('receiver-two-channel', 'splitter-headphones', 'patch-trs-trrs')],
   },
+  {
+    name: 'two packs, live on two phones at once without guests: a receiver for two, a splitter, a patch cable to each',
+    from: ['pack-clip-on', 'pack-clip-on'],
+    to: [
+      ['phone-ctia', 'live-stream'],
+      ['phone-usb-c', 'live-stream'],
+    ],
+    answers: [has('receiver-two-channel', 'splitter-headphones', 'patch-trs-trrs', 'dongle-usb-c-headset')],
+  },
 ];

@@ -73,6 +73,8 @@ export interface App {
   readonly channels: 'mono' | 'stereo' | 'tracks';
   /** Somebody speaks at the far end and is heard from the device's playback. */
   readonly farEnd: boolean;
+  /** There need be nobody there: who streams may do so without guests. */
+  readonly mayBeAlone?: boolean;
   /** One way over its network, milliseconds: typical, and as it spreads; absent where nobody is at the far end. */
   readonly network?: { readonly typical: number; readonly least: number; readonly most: number };
   /** It says that it takes out of its input what it plays, and on what that rests; absent where it leaves all in. */
@@ -262,6 +264,7 @@ export const APPS: readonly App[] = [
     {
       channels: 'mono',
       farEnd: true,
+      mayBeAlone: true,
       network: CALL,
       load: 'stream',
       choices: [

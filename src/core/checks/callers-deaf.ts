@@ -1,6 +1,15 @@
+import type { Facts } from '../engine';
+import { appOf } from '../engine/flow';
 import { heardAmongCallers } from '../engine/hearing';
 import { check } from './check';
 import { MIX_MINUS } from './origins';
+
+/** Whether somebody is at a far end for sure, or is listened to there: who streams may do so without guests. */
+function isSpokenWith(facts: Facts, host: string): boolean {
+  const laid = facts.laid.get(host);
+  const mayBeAlone = laid !== undefined && appOf(laid)?.mayBeAlone === true;
+  return !mayBeAlone || facts.listeners.some(({ hears }) => hears.some(({ device }) => device === host));
+}
 
 /** Two at far ends of whom one does not hear the other; where neither does it is told once. */
 export const callersDeaf = check({
@@ -13,7 +22,10 @@ export const callersDeaf = check({
   aspect: 'returns',
   cures: ['mix'],
   find: (facts) => {
-    const deaf = heardAmongCallers(facts).filter(({ state }) => state === 'not' || state === 'quiet');
+    const deaf = heardAmongCallers(facts).filter(
+      ({ state, listener, voice }) =>
+        (state === 'not' || state === 'quiet') && isSpokenWith(facts, listener) && isSpokenWith(facts, voice),
+    );
     const isDeafTo = (listener: string, voice: string) =>
       deaf.some((d) => d.listener === listener && d.voice === voice);
     return deaf

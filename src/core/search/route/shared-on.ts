@@ -5,7 +5,7 @@ import { withChain, withPiece, type Layout } from './layout';
 import type { LegStore } from './leg-store';
 import { Legs } from './legs';
 import type { PartChain } from './chains';
-import { assign, entriesOf, firstOfPairs, middleEnds, openingsOf, outputsOf } from './sockets';
+import { assign, couldSeparate, entriesOf, firstOfPairs, middleEnds, openingsOf, outputsOf } from './sockets';
 import { kindOfChain } from './chain-kinds';
 
 /** Sources join in a part with too few outputs for all that record, and copper at its output shares out what leaves it. */
@@ -23,8 +23,9 @@ const canShare = (part: Part, recorders: number): boolean =>
   isPassiveLink(part) && part.ports.length === recorders + 1 && outputsOf(part) >= recorders;
 
 /** Where so many sources come in beside a socket by which sound leaves, and there are fewer of these than recorders. */
-const needsShare = (part: Part, { sources, recorders }: Ground): boolean =>
+const needsShare = (part: Part, { sources, recorders, apart }: Ground): boolean =>
   !isPassiveLink(part) &&
+  (!apart || couldSeparate(part, sources.length)) &&
   outputsOf(part) < recorders.length &&
   middleEnds(part).some(
     ({ analogue, port }) =>
@@ -42,8 +43,10 @@ function sharing(ground: Ground, store: LegStore, joins: Part, shares: Part): Sh
   const { sources, recorders, purse } = ground;
   const costOf = (part: Part) =>
     costOfOneMore(part, useOf([]), { ...purse, bother: { ...purse.bother, joint: 0 } });
-  const ends = () => firstOfPairs(middleEnds(joins, ground.sides));
-  const split = () => middleEnds(shares, ground.sides);
+  // What is kept apart has a side of a pair each all the way.
+  const sides = ground.apart ? 'two by pair' : ground.sides;
+  const ends = () => firstOfPairs(middleEnds(joins, sides));
+  const split = () => middleEnds(shares, sides);
   return {
     joins,
     shares,
@@ -93,8 +96,8 @@ function sharing(ground: Ground, store: LegStore, joins: Part, shares: Part): Sh
 
 /** Each part in which several sources join, with each that could share out what leaves it. */
 export function sharedOn(ground: Ground, store: LegStore): SharedOn[] {
-  const { sources, recorders, pool, apart } = ground;
-  if (sources.length < 2 || recorders.length < 2 || apart) return [];
+  const { sources, recorders, pool } = ground;
+  if (sources.length < 2 || recorders.length < 2) return [];
   const sharers = pool.parts.filter((part) => canShare(part, recorders.length));
   return pool.parts
     .filter((part) => needsShare(part, ground))
