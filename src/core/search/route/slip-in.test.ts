@@ -15,7 +15,7 @@ describe('what only parts grounds', () => {
     expect(CATALOGUE.filter(isSlipIn).map(({ id }) => id)).toEqual(['isolator-trs', 'isolator-jack']);
   });
 
-  it('not what exchanges the sides on the way, raises the voltage, or joins the sleeves after all', () => {
+  it('not what exchanges the sides on the way, raises the voltage, joins the sleeves after all, or has capacitors for windings', () => {
     const crossed = isolator.circuit.map((element) =>
       element.kind === 'resistor'
         ? {
@@ -28,7 +28,10 @@ describe('what only parts grounds', () => {
       element.kind === 'transformer' ? { ...element, ratio: 10 } : element,
     );
     const joined = [...isolator.circuit, { kind: 'wire', a: 'in.S', b: 'out.S' } as const];
-    for (const circuit of [crossed, raised, joined])
+    const blocked = (['T', 'R', 'S'] as const).map(
+      (contact) => ({ kind: 'capacitor', a: `in.${contact}`, b: `out.${contact}`, farads: 1e-4 }) as const,
+    );
+    for (const circuit of [crossed, raised, joined, blocked])
       expect(isSlipIn({ ...isolator, id: 'own', circuit })).toBe(false);
     expect(isSlipIn({ ...isolator, id: 'own' })).toBe(true);
   });

@@ -25,6 +25,12 @@ function keepsItsContacts(part: Part, { connector }: PartPort): boolean {
   return ways.length > 0 && ways.every(({ from }) => isKept(from));
 }
 
+/** Its windings, of which there are some, are as many turns on either side. */
+function isOneToOne({ circuit }: Part): boolean {
+  const ratios = circuit.flatMap((element) => (element.kind === 'transformer' ? [element.ratio] : []));
+  return ratios.length > 0 && ratios.every((ratio) => Math.abs(ratio) === 1);
+}
+
 const known = new WeakMap<Part, boolean>();
 
 /**
@@ -41,7 +47,7 @@ export function isSlipIn(part: Part): boolean {
     isPlainLink(part) &&
     isPassive(part) &&
     partsCopper(part) &&
-    part.circuit.every((e) => e.kind !== 'transformer' || Math.abs(e.ratio) === 1) &&
+    isOneToOne(part) &&
     keepsItsContacts(part, one);
   known.set(part, found);
   return found;
