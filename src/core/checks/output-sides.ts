@@ -8,11 +8,16 @@ export interface OutputSide {
   readonly role: 'left' | 'right';
   readonly net: number | undefined;
   readonly gives: string;
+  /** It gives a sound of its own; else it is a stage, and both may have the same. */
+  readonly isOwn: boolean;
   readonly ohms: number;
 }
 
 /** From a contact, through what stands in series with it, to the first thing of the part that gives sound. */
-function giverOf({ part }: LaidPart, contact: string): { gives: string; ohms: number } | undefined {
+function giverOf(
+  { part }: LaidPart,
+  contact: string,
+): Pick<OutputSide, 'gives' | 'isOwn' | 'ohms'> | undefined {
   const open = [{ node: contact, ohms: 0 }];
   const seen = new Set([contact]);
   for (let at = open.shift(); at !== undefined; at = open.shift()) {
@@ -20,7 +25,7 @@ function giverOf({ part }: LaidPart, contact: string): { gives: string; ohms: nu
     for (const element of part.circuit) {
       if (element.a !== node && element.b !== node) continue;
       if ((element.kind === 'signal' || element.kind === 'drive') && element.a === node)
-        return { gives: element.id, ohms };
+        return { gives: element.id, isOwn: element.kind === 'signal', ohms };
       const isLine = element.kind === 'resistor' || element.kind === 'capacitor' || element.kind === 'wire';
       const next = element.a === node ? element.b : element.a;
       if (!isLine || seen.has(next)) continue;

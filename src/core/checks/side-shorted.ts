@@ -32,9 +32,9 @@ export const sideShorted = check({
       return sides.flatMap((side): Found[] => {
         const ground = groundOf(facts, laid, side.port);
         const other = sides.find(({ port, role }) => port === side.port && role !== side.role);
-        // What gives both sides the same has nothing to lose.
+        // What gives both sides the same, as a microphone does in its headphone socket, has nothing to lose.
         const isLost = other !== undefined && other.gives !== side.gives && other.net !== ground;
-        if (side.net === undefined || side.net !== ground || !isLost) return [];
+        if (!side.isOwn || side.net === undefined || side.net !== ground || !isLost) return [];
         return [
           {
             where: { part: laid.placed.id, port: side.port },
