@@ -2,6 +2,9 @@ import type { Facts } from '../engine';
 import { nodeKey } from '../engine/circuit';
 import type { LaidPart } from '../rig';
 
+/** A load of so many times an output's own resistance leaves its level alone, −0.83 dB. */
+export const BRIDGES = 10;
+
 /** A side of an output: its contact, what gives it its sound, and the resistance between. */
 export interface OutputSide {
   readonly port: string;

@@ -3,10 +3,7 @@ import type { Facts } from '../engine';
 import type { LaidPart } from '../rig';
 import { check, type Found } from './check';
 import { BRIDGING } from './origins';
-import { outputSides } from './output-sides';
-
-/** A load of so many times an output's own resistance leaves its level alone, −0.83 dB. */
-const BRIDGES = 10;
+import { BRIDGES, outputSides } from './output-sides';
 
 /** What lies on the ground of a port. */
 function groundOf(facts: Facts, { placed, part }: LaidPart, id: string): number | undefined {

@@ -1,9 +1,6 @@
 import { check, type Found } from './check';
 import { BRIDGING } from './origins';
-import { outputSides } from './output-sides';
-
-/** A load of so many times an output's own resistance leaves its level alone, −0.83 dB. */
-const BRIDGES = 10;
+import { BRIDGES, outputSides } from './output-sides';
 
 /** Left and right of one output joined by copper: each works into the other. What gives both sides the same has nothing to lose. */
 export const sidesTied = check({
