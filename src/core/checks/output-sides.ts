@@ -53,3 +53,12 @@ export function outputSides(facts: Facts, laid: LaidPart): OutputSide[] {
       }),
     );
 }
+
+/** The sides of the outputs of each part that is meant to be heard: of others there is nothing to lose. */
+export const sidesOfSources = (
+  facts: Facts,
+): readonly { readonly laid: LaidPart; readonly sides: readonly OutputSide[] }[] =>
+  facts.rig.purpose.sources.flatMap((id) => {
+    const laid = facts.laid.get(id);
+    return laid ? [{ laid, sides: outputSides(facts, laid) }] : [];
+  });

@@ -3,7 +3,7 @@ import type { Facts } from '../engine';
 import type { LaidPart } from '../rig';
 import { check, type Found } from './check';
 import { BRIDGING } from './origins';
-import { BRIDGES, outputSides } from './output-sides';
+import { BRIDGES, sidesOfSources } from './output-sides';
 
 /** What lies on the ground of a port. */
 function groundOf(facts: Facts, { placed, part }: LaidPart, id: string): number | undefined {
@@ -22,11 +22,8 @@ export const sideShorted = check({
   limit: `A load of at least ${BRIDGES} times the output’s own resistance.`,
   cures: ['link'],
   find: (facts) =>
-    facts.rig.purpose.sources.flatMap((id): Found[] => {
-      const laid = facts.laid.get(id);
-      if (!laid) return [];
-      const sides = outputSides(facts, laid);
-      return sides.flatMap((side): Found[] => {
+    sidesOfSources(facts).flatMap(({ laid, sides }) =>
+      sides.flatMap((side): Found[] => {
         const ground = groundOf(facts, laid, side.port);
         const other = sides.find(({ port, role }) => port === side.port && role !== side.role);
         // What gives both sides the same, as a microphone does in its headphone socket, has nothing to lose.
@@ -40,6 +37,6 @@ export const sideShorted = check({
             limit: { value: BRIDGES * side.ohms, unit: 'ohm', is: 'at least' },
           },
         ];
-      });
-    }),
+      }),
+    ),
 });

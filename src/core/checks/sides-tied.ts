@@ -1,6 +1,6 @@
 import { check, type Found } from './check';
 import { BRIDGING } from './origins';
-import { BRIDGES, outputSides } from './output-sides';
+import { BRIDGES, sidesOfSources } from './output-sides';
 
 /** Left and right of one output joined by copper: each works into the other. What gives both sides the same has nothing to lose. */
 export const sidesTied = check({
@@ -12,11 +12,7 @@ export const sidesTied = check({
   limit: `A load of at least ${BRIDGES} times the output’s own resistance.`,
   cures: ['link'],
   find: (facts) =>
-    // Of what is not meant to be heard there is nothing to lose.
-    facts.rig.purpose.sources.flatMap((id): Found[] => {
-      const laid = facts.laid.get(id);
-      if (!laid) return [];
-      const sides = outputSides(facts, laid);
+    sidesOfSources(facts).flatMap(({ laid, sides }): Found[] => {
       const left = sides.find(({ role }) => role === 'left');
       const right = sides.find(({ role, net }) => role === 'right' && net === left?.net);
       if (!left || !right || left.net === undefined || left.gives === right.gives) return [];
