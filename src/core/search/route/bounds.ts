@@ -22,6 +22,13 @@ export interface Bounds {
 /** What was worked out for one goal, to be asked again from other beginnings. */
 export type KnownBounds = Map<string, Tables>;
 
+/** The same by goal; made at its first use. */
+export function boundsKnown(byGoal: Map<string, KnownBounds>, goal: string): KnownBounds {
+  const known = byGoal.get(goal) ?? new Map<string, Tables>();
+  byGoal.set(goal, known);
+  return known;
+}
+
 interface Tables {
   readonly least: ReadonlyMap<string, number>;
   /** By half and part: of the places at which it is entered. */

@@ -3,9 +3,11 @@ import { playedEnds, sourceEnds, type OpenEnd, type SidesAsked } from '../ends';
 import { isSource } from '../../rig';
 import { distanceDb, dbSpl, metres, type DbSpl } from '../../units';
 import { VOICE_LEVEL, WORN } from '../../engine/flow';
+import type { KnownBounds } from './bounds';
 import type { Cost, Purse } from './inventory';
 import type { Layout, Piece } from './layout';
 import type { Pool } from './pool';
+import type { reachFrom } from './reach';
 import type { RequestSource, RouteRequest } from './request';
 
 /** What every stream of a search shares. */
@@ -42,6 +44,11 @@ export interface Ground {
   readonly ceiling: () => Cost | undefined;
   /** Whether the app of a recorder takes what comes to it this way. */
   readonly takes: (recorder: Piece, end: OpenEnd) => boolean;
+  /** What is still to be paid to each recorder, for searches in which apps take the same. */
+  readonly toRecorders: Map<string, KnownBounds>;
+  /** What is still to be paid into each part, and from each source on, for every search of the request. */
+  readonly intoParts: Map<string, KnownBounds>;
+  readonly reaches: Map<string, ReturnType<typeof reachFrom>>;
 }
 
 /** Sources and recorders, joined to nothing yet. */

@@ -4,7 +4,7 @@ import { LONGEST_RUN } from '../../checks';
 import { UNBALANCED_METRES } from '../../engine/levels';
 import { IN_LINE, SHARED_OUT } from '../bother';
 import { needsHub } from './carried';
-import { boundsTo, type Goal, type KnownBounds } from './bounds';
+import { boundsKnown, boundsTo, type Goal, type KnownBounds } from './bounds';
 import { ChainFinder } from './chains';
 import { reachFrom } from './reach';
 import { chargesThrough } from './charging';
@@ -52,8 +52,6 @@ interface Stretch {
 /** Legs that ask for the same way are one. */
 export class LegStore {
   private readonly legs = new Map<string, Leg>();
-  private readonly known = new Map<string, KnownBounds>();
-  private readonly reaches = new Map<string, ReturnType<typeof reachFrom>>();
   constructor(private readonly ground: Ground) {}
 
   /** What one source weighs that hangs in a socket for line: it counts once, however many do. */
@@ -83,18 +81,16 @@ export class LegStore {
   }
 
   private knownTo(recorder: Piece): KnownBounds {
-    const key = this.keyOf(recorder);
-    const known = this.known.get(key) ?? new Map();
-    this.known.set(key, known);
-    return known;
+    return boundsKnown(this.ground.toRecorders, this.keyOf(recorder));
   }
 
   /** The least that a leg from a source to a part can weigh. */
   leastTo(source: Piece, middle: Part): number {
     const key = this.keyOf(source);
     const { ground } = this;
-    const reach = this.reaches.get(key) ?? reachFrom(endsOfSource(ground, source), ground.pool, ground.purse);
-    this.reaches.set(key, reach);
+    const { reaches, pool, purse } = ground;
+    const reach = reaches.get(key) ?? reachFrom(endsOfSource(ground, source), pool, purse);
+    reaches.set(key, reach);
     return reach(middle, entriesOf(middle));
   }
 
@@ -246,6 +242,7 @@ export class LegStore {
         starts,
         goal: middle,
         ports: entriesOf(middle),
+        known: boundsKnown(ground.intoParts, middle.id),
         pool: ground.pool,
         purse: ground.purse,
         longest: ground.longest,

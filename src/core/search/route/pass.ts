@@ -58,6 +58,9 @@ const MOST_TURNS = 3;
 /** Twice the work on a shape counts as so much more weight. */
 const DOUBLING = 60;
 
+/** What a search stands on before it has begun. */
+export type GroundOfPass = Omit<Ground, 'ceiling' | 'extra' | 'needless' | 'isLost' | 'lostWays'>;
+
 /** What a search may rest on beside its question. */
 export interface Beside {
   /** What another search of the same pass has found. */
@@ -86,7 +89,7 @@ export class Search {
   constructor(
     private readonly request: RouteRequest,
     parts: readonly Part[],
-    ground: Omit<Ground, 'ceiling' | 'extra' | 'needless' | 'isLost' | 'lostWays'>,
+    ground: GroundOfPass,
     private readonly pass: Pass,
     private readonly count: number,
     /** Of all searches for the request. */

@@ -16,7 +16,7 @@ import { sureOf, type Lefts } from './sure';
 import { Verdicts } from './verdicts';
 import { isAllowed } from './wishes';
 import { partFor } from './extras';
-import { Search, type Beside, type Pass } from './pass';
+import { Search, type Beside, type GroundOfPass, type Pass } from './pass';
 import { isOneChain, streamsByBox, type Stream } from './streams';
 
 /** How many routes are wanted, and how much may be spent on finding them. */
@@ -264,7 +264,7 @@ function groundFor(
   parts: readonly Part[],
   sources: Piece[],
   recorders: Piece[],
-): Omit<Ground, 'ceiling' | 'extra' | 'needless' | 'isLost' | 'lostWays' | 'far' | 'takes' | 'longest'> {
+): Omit<GroundOfPass, 'far' | 'takes' | 'longest' | 'toRecorders'> {
   const { budget = Infinity, charge, channels, callers } = request.wishes ?? {};
   const box = boxOf(request);
   return {
@@ -279,6 +279,8 @@ function groundFor(
     apart: channels === 'apart',
     callers: callers === true,
     sides: sidesWanted(request, recorders),
+    intoParts: new Map(),
+    reaches: new Map(),
     ...(box && { middle: box }),
   };
 }
@@ -335,6 +337,7 @@ export function* search(
       far: !pass.longRuns && reachesFar(request),
       takes: (recorder: Piece, end: Parameters<typeof wayAt>[0]) =>
         (byRecorder.get(recorder)?.get(wayAt(end)) ?? Infinity) <= pass.grade,
+      toRecorders: new Map(),
     };
     const patience = Math.max(1, (PATIENCE * (index + 1)) / passes.length);
     const passOf = (one: Found) => foundIn.get(one) ?? index;
