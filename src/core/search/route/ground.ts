@@ -51,6 +51,9 @@ export interface Ground {
   readonly reaches: Map<string, ReturnType<typeof reachFrom>>;
 }
 
+/** What a search stands on before it has begun. */
+export type GroundOfPass = Omit<Ground, 'ceiling' | 'extra' | 'needless' | 'isLost' | 'lostWays'>;
+
 /** Sources and recorders, joined to nothing yet. */
 export const bare = ({ sources, recorders }: Ground): Layout => ({
   pieces: [...sources, ...recorders.filter((r) => !sources.includes(r))],

@@ -24,7 +24,7 @@ import {
 import type { RouteRequest } from './request';
 import { couldReachSides } from './reached';
 import { overruns } from './runs';
-import type { Ground } from './ground';
+import type { Ground, GroundOfPass } from './ground';
 import { streamsOf, type Stream } from './streams';
 import { passesCharge } from './vias';
 import type { Verdicts } from './verdicts';
@@ -57,9 +57,6 @@ const MOST_TRIES = 3;
 const MOST_TURNS = 3;
 /** Twice the work on a shape counts as so much more weight. */
 const DOUBLING = 60;
-
-/** What a search stands on before it has begun. */
-export type GroundOfPass = Omit<Ground, 'ceiling' | 'extra' | 'needless' | 'isLost' | 'lostWays'>;
 
 /** What a search may rest on beside its question. */
 export interface Beside {

@@ -11,12 +11,12 @@ import { poolOf, type Pool } from './pool';
 import { cheapestTwins } from './twins';
 import { bestOf, compareFound, type Found } from './rank';
 import type { RouteRequest } from './request';
-import type { Ground } from './ground';
+import type { Ground, GroundOfPass } from './ground';
 import { sureOf, type Lefts } from './sure';
 import { Verdicts } from './verdicts';
 import { isAllowed } from './wishes';
 import { partFor } from './extras';
-import { Search, type Beside, type GroundOfPass, type Pass } from './pass';
+import { Search, type Beside, type Pass } from './pass';
 import { isOneChain, streamsByBox, type Stream } from './streams';
 
 /** How many routes are wanted, and how much may be spent on finding them. */
