@@ -13,6 +13,8 @@ import { cancels, size, type Amplitude } from './stages';
 
 /** The estimate may be off by so much, dB: what is nearer to a limit is left for the pipeline to say. */
 const GRACE = 3;
+/** What comes of a sound so far under another of its source, dB, leaks from contact to contact. */
+const LEAKS = 60;
 
 const level = (amplitude: readonly [number, number]): number => 20 * Math.log10(size(amplitude));
 
@@ -85,16 +87,14 @@ const stayApart = ({ id, channels }: Capture, heard: Joined['heard']): boolean =
 function converts(part: Part, capture: Capture, { heard, sounds, sides }: Joined): boolean {
   const isGone = (n: number) => cancels(heard.get(`${capture.id}#${n}`) ?? []);
   const all: Heard[] = [];
-  for (const [index, { crest }] of sounds.entries()) {
-    const channels = heardOf(
-      part,
-      capture,
-      (n) => (isGone(n) ? undefined : heard.get(`${capture.id}#${n}`)?.[index]),
-      crest,
-    );
+  const bySound = sounds.map(({ crest }, index) =>
+    heardOf(part, capture, (n) => (isGone(n) ? undefined : heard.get(`${capture.id}#${n}`)?.[index]), crest),
+  );
+  const most = Math.max(...bySound.flat().map((one) => one.most));
+  for (const channels of bySound) {
     const [first] = [...channels].sort((a, b) => b.most - a.most);
-    // Of a source with several outputs not every one comes by every way.
-    if (!first) continue;
+    // Of a source with several outputs not every one comes by every way: what leaks of the others is nothing.
+    if (!first || first.most < most - LEAKS) continue;
     if (first.most < FAINTEST - GRACE || first.over < LEAST_OVER_NOISE - GRACE || first.least > GRACE)
       return false;
     const carrying = channels.filter((one) => one.most > first.most - SIDE_WITHIN);

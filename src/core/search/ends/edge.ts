@@ -14,8 +14,13 @@ const GRACE = 0.3;
 
 const decibels = (value: number): number => 20 * Math.log10(value);
 
-/** Its two loudest contacts, and what stands between them. */
-function loudestPair(analogue: Analogue): { readonly pair: readonly Contact[]; readonly volts: number } {
+interface LoudPair {
+  readonly pair: readonly Contact[];
+  readonly volts: number;
+}
+
+/** What stands between each two of its contacts, the loudest first. */
+function loudPairs(analogue: Analogue): readonly LoudPair[] {
   const open = openVolts(analogue);
   const between = ([one, other]: readonly [Contact, Contact]): number =>
     Math.max(
@@ -29,8 +34,10 @@ function loudestPair(analogue: Analogue): { readonly pair: readonly Contact[]; r
       }),
     );
   const all = analogue.pairs.map((pair) => ({ pair, volts: between(pair) }));
-  return all.sort((a, b) => b.volts - a.volts)[0] ?? { pair: [], volts: 0 };
+  return all.sort((a, b) => b.volts - a.volts);
 }
+
+const loudestPair = (analogue: Analogue): LoudPair => loudPairs(analogue)[0] ?? { pair: [], volts: 0 };
 
 const loudest = (analogue: Analogue): number => loudestPair(analogue).volts;
 
@@ -78,10 +85,16 @@ function ohmsBetween(
   return 1 / Math.hypot(open.re(a, a), open.im(a, a));
 }
 
-/** A coil of which a line input would leave little. */
+/** Pairs of contacts between which so much of the loudest stands are as loud: a leg of a floating winding against the shield, and its two legs. */
+const AS_LOUD = 0.9;
+
+/** A coil of which a line input would leave little, between whichever contacts it is as loud. */
 export function isTender({ analogue }: OpenEnd): boolean {
   const upper = analogue?.edge?.analogue;
-  return upper !== undefined && ohmsBetween(upper, loudestPair(upper).pair) > LINE_OHMS;
+  if (!upper) return false;
+  const [loudest, ...others] = loudPairs(upper);
+  const asLoud = others.filter(({ volts }) => volts >= AS_LOUD * (loudest?.volts ?? 0));
+  return [...(loudest ? [loudest] : []), ...asLoud].every(({ pair }) => ohmsBetween(upper, pair) > LINE_OHMS);
 }
 
 /** A source by its two loudest contacts straight on every two contacts of a port of a part, where it is to be fed either way round. */

@@ -157,6 +157,10 @@ function stateOf(
   return words.join(' ');
 }
 
+/** Whether sounds have to stand apart on what is open: sources that share a plug, or both sides of one as long as nothing but copper was put on. */
+const hasToPart = ({ sides, sounds }: Pick<Analogue, 'sides' | 'sounds'>, { paths = [] }: Part): boolean =>
+  sides === 'split' || (sides === 'two' && sounds.length > 1 && paths.length === 0);
+
 /** What is open at a port of a part once it is joined; undefined where no sound comes there, or what feeds the source cannot reach it any more. */
 export function leave(
   joined: Joined,
@@ -194,6 +198,6 @@ export function leave(
   };
   const analogue: Analogue = { ...open, pairs: loudPairs(open) };
   if (analogue.pairs.length === 0) return undefined;
-  if (analogue.sides === 'split' && !areApart(drivenInto(analogue))) return undefined;
+  if (hasToPart(analogue, part) && !areApart(drivenInto(analogue))) return undefined;
   return { part, port, analogue, state: stateOf(port, analogue) };
 }

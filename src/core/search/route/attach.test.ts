@@ -52,6 +52,39 @@ describe('the other half of a pair', () => {
     expect(between(both!).map((p) => p.id)).toEqual([...row, ...row]);
   });
 
+  it('begins at the loose plug of a lead that parts the sides, too: a DI box and a lead for either', () => {
+    const parted = lay(
+      ['player-portable', 'lead-breakout-jacks', 'di-passive', 'lead-xlr', 'recorder-xlr'],
+      [
+        'player-portable.out lead-breakout-jacks.small',
+        'lead-breakout-jacks.left di-passive.in',
+        'di-passive.out lead-xlr.holes',
+        'lead-xlr.pins recorder-xlr.mic-1',
+      ],
+    );
+    const [both, ...more] = withSecondWay(parted);
+    expect(more).toEqual([]);
+    expect(isTaken(both!, { part: 'lead-breakout-jacks', port: 'right' })).toBe(true);
+    expect(isTaken(both!, { part: 'recorder-xlr', port: 'mic-2' })).toBe(true);
+    expect(between(both!).map(({ id }) => id)).toEqual([
+      'lead-breakout-jacks',
+      'di-passive',
+      'lead-xlr',
+      'di-passive',
+      'lead-xlr',
+    ]);
+    expect(completed(parted, asking({ channels: 'stereo' }), STOCK)).toHaveLength(1);
+    expect(completed(parted, asking({ channels: 'mono' }), STOCK)).toEqual([parted]);
+  });
+
+  it('is not led beside a plug that carries the same as the other', () => {
+    const summed = lay(
+      ['player-portable', 'lead-line-mono-both', 'di-passive', 'lead-xlr', 'recorder-xlr'],
+      ['di-passive.out lead-xlr.holes', 'lead-xlr.pins recorder-xlr.mic-1'],
+    );
+    expect(withSecondWay(summed)).toEqual([]);
+  });
+
   it('which a guitar has not, nor a recorder with one socket', () => {
     const into = (source: string, out: string, host: string, socket: string) =>
       lay(

@@ -1,5 +1,5 @@
 import { contactsOf, mate, type Contact } from '../../plugs';
-import { type Part, type PartPort, isSupply, isHeadphones, isPlainLink } from '../../parts';
+import { type Part, type PartPort, isSupply, isHeadphones, isPassiveLink, isPlainLink } from '../../parts';
 import type { PortRef } from '../../rig';
 import { channelsOf, copperOf, isDigital, nodesOfPort } from '../ends';
 import { compareCosts, costOf, type Purse } from './inventory';
@@ -221,16 +221,45 @@ function onward(layout: Layout, { part, port }: PortRef): { own: PortRef; far: P
   return all.length === 2 ? all.find(({ own }) => own.port !== port) : undefined;
 }
 
-/**
- * The other output of a source led beside the one that is joined, over the like of everything that stands on that way, to a further
- * socket of what has one alike: lead, DI box and lead once more.
- */
-export function withSecondWay(layout: Layout): Layout[] {
+/** A way that is joined, and the port from which its other half could be led beside it. */
+export interface Half {
+  readonly first: { readonly own: PortRef; readonly far: PortRef };
+  readonly start: PortRef;
+}
+
+/** The one output of a source that is joined, with another like it. */
+function halvesAtSources(layout: Layout): Half[] {
   return layout.sources.flatMap((source) => {
     const [first, ...more] = jointsAt(layout, source);
     const start = first && sibling(layout, first.own);
-    if (!first || more.length > 0 || !start) return [];
-    let [grown, here, at, pieces] = [layout, { part: source, port: start.id }, first.far, 0];
+    return first && start && more.length === 0 ? [{ first, start: { part: source, port: start.id } }] : [];
+  });
+}
+
+/** Plugs of copper that parts the sides, of which one is joined and the other hangs loose. */
+export function halvesAtCopper(layout: Layout): Half[] {
+  return layout.pieces.flatMap(({ id, part }): Half[] => {
+    if (!isPassiveLink(part)) return [];
+    const copper = copperOf(part);
+    const tipOf = (port: PartPort) => nodesOfPort(port, part).find(([contact]) => contact === 'T')?.[1];
+    return jointsAt(layout, id).flatMap((first) => {
+      const port = part.ports.find((one) => one.id === first.own.port);
+      const start = port?.gender === 'plug' ? sibling(layout, first.own) : undefined;
+      const [one, other] = [port && tipOf(port), start && tipOf(start)];
+      const isParted = one !== undefined && other !== undefined && copper(one) !== copper(other);
+      return start && isParted ? [{ first, start: { part: id, port: start.id } }] : [];
+    });
+  });
+}
+
+/**
+ * The other half of a pair led beside the one that is joined, over the like of everything that stands on that way, to a further
+ * socket of what has one alike: lead, DI box and lead once more. It begins at the other output of a source, or at the other plug of
+ * copper that parts the sides.
+ */
+export function withSecondWay(layout: Layout): Layout[] {
+  return [...halvesAtSources(layout), ...halvesAtCopper(layout)].flatMap(({ first, start }) => {
+    let [grown, here, at, pieces] = [layout, start, first.far, 0];
     for (let next = onward(layout, at); next; next = onward(layout, at)) {
       const part = pieceOf(layout, at.part)?.part;
       if (!part || part.host) return [];

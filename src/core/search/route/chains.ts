@@ -17,6 +17,7 @@ import {
   type Purse,
   type Used,
 } from './inventory';
+import { farthest } from './lengths';
 import { firstOfEach, sameSocket, type Entry, type Pool } from './pool';
 import { reachAfter, standsApart, type Reach } from './standing';
 import { FREE, isThrough, type Course } from './course';
@@ -65,6 +66,8 @@ interface Node {
   readonly extra: Cost;
   /** What is still owed for metres, less what it spares of it. */
   readonly owed: number;
+  /** How far it could be made to reach, metres, as far as that matters. */
+  readonly span: number;
 }
 
 /** Something that could be put on an open end: what it costs as the first of its kind, and the least that follows it. */
@@ -110,6 +113,8 @@ export interface ChainSearch {
   readonly course?: Course;
   /** Metres that a chain has to bridge by itself, as leads are sold. */
   readonly metres?: number;
+  /** The most metres between any two places: of chains that are alike one that reaches farther is another. */
+  readonly farthest?: number;
   /** The most that may be spent. */
   readonly budget?: number;
   /** What was worked out for this goal before. */
@@ -142,7 +147,8 @@ function standsFor(a: Node, b: Node, purse: Purse, prices: ReadonlyMap<string, n
     const more = Math.min(count, owned) - Math.min(b.used.get(id) ?? 0, owned);
     if (more > 0) again = plus(again, costFor(more, more * (prices.get(id) ?? 0), 0, purse));
   }
-  return compareWeights(again, b.cost) <= 0 && a.links.length <= b.links.length && a.copper <= b.copper;
+  const isShort = a.links.length <= b.links.length && a.copper <= b.copper;
+  return compareWeights(again, b.cost) <= 0 && isShort && a.span >= b.span;
 }
 
 const NONE_USED = useOf([]);
@@ -196,9 +202,14 @@ export class ChainFinder {
       first: 0,
       extra: search.extra?.(end) ?? NOTHING,
       owed: this.owing?.after([part, ...of]) ?? 0,
+      span: [part, ...of].reduce((span, one) => this.spanWith(span, one), 0),
       step: of.reduce((step, one) => this.course.after(one, step), this.course.begin(end)),
       cost: costOf(of, search.purse),
     });
+  }
+
+  private spanWith(span: number, part: Part): number {
+    return Math.min(span + farthest(part), this.search.farthest ?? 0);
   }
 
   /** The least that the next chain can cost; undefined when there is none. */
@@ -219,7 +230,7 @@ export class ChainFinder {
   }
 
   private chainOf(node: Node, to: PartPort, rough: Cost): PartChain {
-    const { from, links, path, end, reach } = node;
+    const { from, links, path, end, reach, span } = node;
     return {
       from,
       links,
@@ -228,7 +239,7 @@ export class ChainFinder {
       reach,
       state: end.state,
       copper: [node.first, node.copper],
-      way: `${this.search.startsDiffer ? from.id : ''}${path}|${reach}>${sameSocket(to)} ${end.state}`,
+      way: `${this.search.startsDiffer ? from.id : ''}${path}|${reach} ${span}>${sameSocket(to)} ${end.state}`,
       cost: plus(plus(plus(node.cost, costFor(0, 0, 1, this.search.purse)), owedAtLast(node)), rough),
     };
   }
@@ -366,6 +377,7 @@ export class ChainFinder {
         cost,
         step,
         owed: node.owed - (this.owing?.spares(part) ?? 0),
+        span: this.spanWith(node.span, part),
         reach: reachAfter(node.reach, part, end.port),
         copper,
         first: [...node.links.map((link) => link.part), part].every(isPassiveLink) ? copper : node.first,

@@ -1,6 +1,7 @@
 import { supplySockets, isWornToListen } from '../../parts';
 import {
   halved,
+  halvesAtCopper,
   withHeadphones,
   withPairs,
   withSecondLead,
@@ -55,9 +56,11 @@ export function completed(bare: Layout, request: RouteRequest, stock: Stock): La
   const { wishes = {} } = request;
   const paired = withPairs(bare);
   // One side of a pair is enough for who asks for mono, or for a side or track a source.
-  const half = wishes.channels !== 'mono' && wishes.channels !== 'apart' && halved(paired);
+  const isHalf = (layout: Layout): boolean =>
+    (wishes.channels !== 'mono' && wishes.channels !== 'apart' && halved(layout)) ||
+    (wishes.channels === 'stereo' && halvesAtCopper(layout).length > 0);
   const doubled = (layout: Layout) => [...withSecondLead(layout), ...withSecondWay(layout)];
-  const single = half ? doubled(paired).filter((layout) => !halved(layout)) : [paired];
+  const single = isHalf(paired) ? doubled(paired).filter((layout) => !isHalf(layout)) : [paired];
   // Both sides may leave a box by a lead each.
   const whole =
     wishes.channels === 'stereo' || wishes.channels === 'mixed'

@@ -40,6 +40,10 @@ const reachByNumbers = ({ wishes, distances = [] }: RouteRequest): boolean => {
   return Math.min(...all) <= LONGEST_RUN + UNBALANCED_METRES;
 };
 
+/** The most metres between any two places of a request. */
+const farthestOf = ({ wishes, distances = [] }: RouteRequest): number =>
+  Math.max(wishes?.length ?? 0, ...distances.map(({ metres }) => metres));
+
 /** Where a part in the middle of a long way stands: ahead of it, with the sources, or behind it, with what records. */
 export type Stand = 'ahead' | 'behind';
 
@@ -188,6 +192,7 @@ export class LegStore {
         longest: ground.longest,
         budget: ground.budget,
         metres,
+        farthest: farthestOf(ground.request),
         ceiling: ground.ceiling,
         inLine: this.inLine,
         startsDiffer: ground.callers,
@@ -221,7 +226,7 @@ export class LegStore {
       const ports = entriesOf(shares);
       const accepts: Goal['accepts'] = (port, end) => passes(shares, port, end);
       const { pool, purse, longest, budget, ceiling } = ground;
-      const goal = { goal: shares, ports, accepts, always: true };
+      const goal = { goal: shares, ports, accepts, always: true, farthest: farthestOf(ground.request) };
       return new ChainFinder({ starts, ...goal, pool, purse, longest, budget, ceiling, inLine: this.inLine });
     });
   }
@@ -248,6 +253,7 @@ export class LegStore {
         longest: ground.longest,
         budget: ground.budget,
         ...(ground.middle && { metres: metresTo(ground.request, place, ground.request.throughPlace) }),
+        farthest: farthestOf(ground.request),
         ceiling: ground.ceiling,
         inLine: this.inLine,
         rough: (port, end) => this.roughAt(middle, port, end),

@@ -22,6 +22,13 @@ export function soldLength(part: Part, atLeast: number): number | undefined {
 export const longestSold = (part: Part): number =>
   Math.max(...SOLD_METRES.filter((metres) => soldLength(part, metres) === metres));
 
+/** How far a part reaches at the most as it is sold, with the leads that hang on it, metres; radio reaches wherever it has to. */
+export const farthest = (part: Part): number =>
+  part.ports.reduce(
+    (sum, { ownLead = 0, connector }) => sum + (connector === 'radio' ? Infinity : ownLead),
+    growsLong(part) ? longestSold(part) : (part.length ?? 0),
+  );
+
 /** Price of a lead of this length; of anything else its own. */
 export const priceOf = (part: Part, length?: number): number =>
   length === undefined || part.length === undefined || length <= part.length

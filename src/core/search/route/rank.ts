@@ -63,7 +63,7 @@ type Weighed = Pick<Found, 'cost' | 'judged' | 'touchy' | 'rough' | 'apart' | 'l
 const ONE_SIDE = 5;
 
 /** What each dB weighs by which peaks are low. Ours. */
-const LOW_DECIBEL = 5;
+const LOW_DECIBEL = 8;
 
 /** A note about the plugs, which another lead would cure, weighs more than an adapter to buy, with a piece and a joint more. Ours. */
 const NOTED = 15;

@@ -1,7 +1,7 @@
 import { FAR_DOWN } from '../bother';
 import type { Facts } from '../../engine';
 import { arrivalChains } from '../../engine/levels';
-import { partOf, type Rig } from '../../rig';
+import { partOf, settingOf, type Rig } from '../../rig';
 import type { Chain, Stage } from '../../engine/flow';
 
 const roomOf = ({ clipLevel, peak }: Stage): number => (clipLevel === null ? NaN : clipLevel - peak);
@@ -24,6 +24,15 @@ const isMisfit = (rig: Rig, { stages }: Chain): boolean => {
   );
 };
 
-/** A mixer's line output into a microphone input, kept from clipping by its knobs alone: a pad or a line input serves better. */
+/** Whether what plays is turned down so far under where its knob stands as delivered that it plays at the level of a microphone. */
+const isTurnedDown = ({ laid }: Facts, { source }: Chain): boolean => {
+  const own = laid.get(source);
+  return (own?.part.settings ?? []).some((setting) => {
+    const value = own && settingOf(own, setting.id);
+    return setting.kind === 'knob' && typeof value === 'number' && setting.initial - value >= FAR_DOWN;
+  });
+};
+
+/** A mixer's line output into a microphone input, kept from clipping by its knobs alone, or what plays by its volume alone: a pad or a line input serves better. */
 export const isTouchy = (facts: Facts): boolean =>
-  arrivalChains(facts).some((chain) => isMisfit(facts.rig, chain));
+  arrivalChains(facts).some((chain) => isMisfit(facts.rig, chain) || isTurnedDown(facts, chain));

@@ -59,6 +59,15 @@ describe('a pick-up wants a load that spares its coil (handbook: a megohm; commo
     expect(new Set(over(guitar!, ['lead-jack-ts', 'di-passive']).map(want.at))).toEqual(new Set([0]));
   });
 
+  it('nor does it behind the long lead that follows: between its legs is as much as from one of them to the shield', () => {
+    const [guitar] = startsOf('guitar');
+    const pins = over(guitar!, ['lead-jack-ts', 'di-passive', 'lead-xlr']).filter(
+      ({ port }) => port.id === 'pins',
+    );
+    expect(pins.length).toBeGreaterThan(0);
+    expect(new Set(pins.map(wantIn('guitar').at))).toEqual(new Set([0]));
+  });
+
   it('copper past the stages of a box keeps the coil as tender as it came', () => {
     const through = part('mobile-voice');
     const plug = through.ports.find(({ id }) => id === 'plug')!;
