@@ -299,4 +299,17 @@ export const BOXES: readonly PracticeCase[] = [
     wishes: { channels: 'stereo' },
     answers: [has('lead-jack-ts', 'lead-usb-c-b')],
   },
+  {
+    name: 'a ribbon microphone on a USB-C phone: an interface, no bare lead',
+    from: ['ribbon-xlr'],
+    to: [['phone-usb-c', 'recorder-app']],
+    answers: [has('interface-small|interface-two-inputs|interface-one-input')],
+  },
+  {
+    name: 'a dynamic microphone on a tablet with a jack, whose port charges it: a preamplifier, no bare lead',
+    from: ['dynamic-xlr'],
+    to: [['tablet-jack-8-pin', 'recorder-app']],
+    wishes: { charge: true },
+    answers: [has('mobile-preamp|mobile-voice', 'charger-8-pin')],
+  },
 ];

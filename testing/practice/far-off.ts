@@ -133,4 +133,35 @@ export const FAR_OFF: readonly PracticeCase[] = [
     answers: [only('lead-xlr')],
     more: { leadLengths: { 'lead-xlr': [10, 10] } },
   },
+  {
+    name: 'a guitar 12 m from a mixer with USB that is there: a DI box at the guitar, an XLR lead, the mixer’s own USB lead to the laptop',
+    from: ['guitar'],
+    through: 'mixer-fx-usb',
+    to: [['laptop-combo', 'multitrack']],
+    answers: [has('di-passive|di-active', 'lead-xlr', 'lead-usb-a-b|lead-usb-c-b')],
+    more: { sources: onStage('guitar'), throughPlace: 'desk', ...apart(12) },
+  },
+  {
+    name: 'a portable player 15 m from a mixer that is there, stereo: a lead that parts its sides, two DI boxes, two long XLR leads',
+    from: ['player-portable'],
+    through: 'mixer-large',
+    to: [['recorder-line']],
+    wishes: { channels: 'stereo' },
+    answers: [has('lead-breakout-jacks', 'di-passive|di-active', 'lead-xlr')],
+    more: { sources: onStage('player-portable'), throughPlace: 'desk', ...apart(15) },
+  },
+  {
+    name: 'a condenser 10 m from a portable recorder and a camera beside it: a long XLR lead, and on from its line output',
+    from: ['condenser-xlr'],
+    to: [['recorder-xlr'], ['camera-trs']],
+    answers: [only('lead-xlr', 'lead-left-to-both|lead-trs-trs')],
+    more: {
+      sources: onStage('condenser-xlr'),
+      destinations: [
+        { part: 'recorder-xlr', place: 'desk' },
+        { part: 'camera-trs', place: 'desk' },
+      ],
+      ...apart(10),
+    },
+  },
 ];

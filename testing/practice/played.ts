@@ -75,7 +75,8 @@ export const PLAYED: readonly PracticeCase[] = [
     name: 'what a USB-C phone plays by its dongle into a laptop’s headset jack: by a pad, never output on output',
     from: ['phone-usb-c'],
     to: [['laptop-combo', 'recorder-app']],
-    answers: [has('lead-line-headset-pad')],
+    // The breakout lead has the pad in it, as between a laptop and a phone; it keeps the right side, which a plug with one band shorts.
+    answers: [has('lead-line-headset-pad'), has('lead-breakout-headset')],
     never: ['lead-trrs-trrs'],
   },
   {
@@ -136,5 +137,21 @@ export const PLAYED: readonly PracticeCase[] = [
       ['phone-usb-c', 'live-stream'],
     ],
     answers: [has('receiver-two-channel', 'splitter-headphones', 'patch-trs-trrs', 'dongle-usb-c-headset')],
+  },
+  {
+    name: 'a portable player into a headset jack, mono: by what pads it, not by its volume alone',
+    from: ['player-portable'],
+    to: [['phone-ctia', 'recorder-app']],
+    wishes: { channels: 'mono' },
+    answers: [has('lead-breakout-headset|lead-line-headset-pad')],
+  },
+  {
+    name: 'a tablet’s backing track and a voice over a mixer that is there, live on an 8-pin phone: a breakout lead into a line pair',
+    from: ['tablet-usb-c', 'dynamic-xlr'],
+    through: 'mixer-fx-usb',
+    to: [['phone-8-pin', 'live-stream']],
+    wishes: { channels: 'mixed' },
+    answers: [has('lead-breakout-jacks', 'lead-xlr')],
+    never: ['lead-line-mono-both'],
   },
 ];

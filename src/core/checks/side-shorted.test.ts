@@ -16,6 +16,15 @@ describe('a plug with one dark band in a socket with room for two', () => {
     expect(codes('phone-ctia', 'lead-true-mono', ['a', 'b'])).toContain('side-shorted');
     expect(codes('phone-ctia', 'lead-trs-trs', ['a', 'b'])).not.toContain('side-shorted');
   });
+  it('takes a side of what a phone plays by a dongle in its port', () => {
+    const byDongle = (lead: string) =>
+      judge({
+        parts: { source: 'phone-usb-c', dongle: 'dongle-usb-c-headset', lead, camera: 'camera-trs' },
+        joints: ['dongle.plug source.port', 'lead.a dongle.jack', 'lead.b camera.mic'],
+      }).codes;
+    expect(byDongle('lead-true-mono')).toContain('side-shorted');
+    expect(byDongle('lead-trs-trs')).not.toContain('side-shorted');
+  });
   it('takes nothing from a microphone with a headphone socket, which has the same on both sides', () => {
     expect(codes('usb-mic-low-phones', 'lead-true-mono', ['a', 'b'])).not.toContain('side-shorted');
   });

@@ -22,7 +22,7 @@ export const sideShorted = check({
   limit: `A load of at least ${BRIDGES} times the output’s own resistance.`,
   cures: ['link'],
   find: (facts) =>
-    sidesOfSources(facts).flatMap(({ laid, sides }) =>
+    sidesOfSources(facts).flatMap(({ source, laid, sides }) =>
       sides.flatMap((side): Found[] => {
         const ground = groundOf(facts, laid, side.port);
         const other = sides.find(({ port, role }) => port === side.port && role !== side.role);
@@ -32,7 +32,7 @@ export const sideShorted = check({
         return [
           {
             where: { part: laid.placed.id, port: side.port },
-            source: laid.placed.id,
+            source,
             values: [{ name: 'load', value: 0, unit: 'ohm' }],
             limit: { value: BRIDGES * side.ohms, unit: 'ohm', is: 'at least' },
           },

@@ -12,7 +12,7 @@ export const sidesTied = check({
   limit: `A load of at least ${BRIDGES} times the output’s own resistance.`,
   cures: ['link'],
   find: (facts) =>
-    sidesOfSources(facts).flatMap(({ laid, sides }): Found[] => {
+    sidesOfSources(facts).flatMap(({ source, laid, sides }): Found[] => {
       const left = sides.find(({ role }) => role === 'left');
       const right = sides.find(({ role, net }) => role === 'right' && net === left?.net);
       if (!left || !right || left.net === undefined || left.gives === right.gives) return [];
@@ -20,7 +20,7 @@ export const sidesTied = check({
       return [
         {
           where: { part: laid.placed.id, port: left.port },
-          source: laid.placed.id,
+          source,
           values: [{ name: 'load', value: right.ohms, unit: 'ohm' }],
           limit: { value: BRIDGES * left.ohms, unit: 'ohm', is: 'at least' },
         },

@@ -37,8 +37,8 @@ export function exitEnd(part: Part, entry: PartPort, end: OpenEnd, exit: PartPor
 }
 
 /** Copper that parts the two sides of what comes to it: by one plug the one goes on, and the other by another like it. */
-function sidesBeyond(part: Part, exit: PartPort, sides: Sides): Sides {
-  if (sides !== 'two' || !isPassiveLink(part)) return sides;
+export function partsSides(part: Part, exit: PartPort): boolean {
+  if (!isPassiveLink(part)) return false;
   const copper = copperOf(part);
   const conductorsOf = (port: PartPort) => new Set(nodesOfPort(port, part).map(([, node]) => copper(node)));
   const own = conductorsOf(exit);
@@ -48,8 +48,11 @@ function sidesBeyond(part: Part, exit: PartPort, sides: Sides): Sides {
     port.gender === exit.gender &&
     port.direction === exit.direction &&
     [...conductorsOf(port)].some((node) => !own.has(node));
-  return part.ports.some(isOther) ? 'two by pair' : sides;
+  return part.ports.some(isOther);
 }
+
+const sidesBeyond = (part: Part, exit: PartPort, sides: Sides): Sides =>
+  sides === 'two' && partsSides(part, exit) ? 'two by pair' : sides;
 
 /** An end beyond a line socket that a bare microphone is in. */
 const inLine = (end: OpenEnd): OpenEnd => ({ ...end, inLine: true, state: `${end.state} in line` });

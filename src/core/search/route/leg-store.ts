@@ -219,6 +219,13 @@ export class LegStore {
     );
   }
 
+  /** From an output of one recorder on to another: how far apart these two stand. */
+  onward(first: Piece, starts: readonly OpenEnd[], second: Piece): Leg {
+    const metres = apart(this.ground.request, this.placeOf(first), this.placeOf(second));
+    const isFar = this.ground.far && metres > UNBALANCED_METRES;
+    return this.toRecorder(`onward ${first.id}`, starts, second, undefined, { metres, isFar });
+  }
+
   /** From what sources join in to copper that shares it out. */
   between(joins: Part, starts: readonly OpenEnd[], shares: Part): Leg {
     const { ground } = this;

@@ -1,5 +1,6 @@
 import { isHeadphones, type Part, type PartPort } from '../../parts';
 import { Alike } from './alike';
+import { Bounded } from './bounded';
 import type { Stock } from './attach';
 import { leastExtra, partFor, supplyExtra } from './extras';
 import { completed } from './complete';
@@ -28,12 +29,6 @@ import type { Ground, GroundOfPass } from './ground';
 import { streamsOf, type Stream } from './streams';
 import { passesCharge } from './vias';
 import type { Verdicts } from './verdicts';
-
-/** A stream with its bound, which only a step of its own changes. */
-interface Bounded {
-  readonly stream: Stream;
-  bound: Cost | undefined;
-}
 
 /** What one pass looks at: the weakest evidence taken, and whether runs too long for practice are. */
 export interface Pass {
@@ -105,7 +100,7 @@ export class Search {
       isLost: verdicts.isLost,
       lostWays: verdicts.lostWays,
     });
-    this.streams = streams.map((stream) => ({ stream, bound: stream.bound }));
+    this.streams = streams.map((stream) => new Bounded(stream));
     this.surcharge = leastExtra(request, parts, ground.purse);
     this.adopt(known);
   }
@@ -260,8 +255,9 @@ export class Search {
     return best;
   }
 
-  /** What the next layout weighs at the least; undefined when there is none left. */
+  /** What the next layout weighs at the least; undefined when there is none left. Nothing is worked out for it: what is not known yet may weigh nothing. */
   get least(): number | undefined {
+    if (this.streams.some(({ isKnown }) => !isKnown)) return 0;
     const bound = this.cheapest()?.bound;
     const weights = [
       ...(bound ? [bound.weight + this.surcharge.weight] : []),
@@ -310,7 +306,9 @@ export class Search {
       (bound?.weight ?? Infinity) + DOUBLING * Math.log2(1 + (spentOn.get(stream.middle) ?? 0) / DIVE);
     let left = callers ? Infinity : MOST_DIVE * open.size;
     while (left > 0) {
-      const [next] = [...open].sort((a, b) => rank(a) - rank(b));
+      // What has nothing in its middle weighs nothing before it is begun: it comes first whatever the others weigh, which is worked out meanwhile.
+      const atOnce = [...open].find(([{ stream }]) => stream.middle === '' && spentOn.size === 0);
+      const [next] = atOnce ? [atOnce] : [...open].sort((a, b) => rank(a) - rank(b));
       if (!next || !next[0].bound || (this.ceiling && next[0].bound.weight > this.ceiling.weight)) break;
       const [one, spent] = next;
       spentOn.set(one.stream.middle, (spentOn.get(one.stream.middle) ?? 0) + DIVE);
@@ -373,8 +371,7 @@ export class Search {
   private *diveInto(one: Bounded): Generator<void, boolean> {
     for (let step = 0; step < DIVE && one.bound; step += 1) {
       this.steps += 1;
-      const layout = one.stream.step();
-      one.bound = one.stream.bound;
+      const layout = one.step();
       if (!layout) continue;
       for (const whole of this.wholes(layout)) this.offer(whole);
       yield* this.judgeWaiting();
@@ -422,8 +419,7 @@ export class Search {
       return true;
     }
     this.steps += 1;
-    const layout = cheapest?.stream.step();
-    if (cheapest) cheapest.bound = cheapest.stream.bound;
+    const layout = cheapest?.step();
     if (layout) for (const one of this.wholes(layout)) this.offer(one);
     // What is completed weighs far more than its chain may: the first are judged at once, for something to measure the rest by.
     if (layout && this.found.length === 0 && this.judged < MOST_TRIES) {

@@ -1,5 +1,5 @@
 import type { Part, PartPort } from '../../parts';
-import { couldRecord, standApart, type OpenEnd, type Sides } from '../ends';
+import { couldRecord, isDigital, partsSides, standApart, type OpenEnd, type Sides } from '../ends';
 import type { Link, PartChain } from './chains';
 import type { Piece } from './layout';
 import type { Pool } from './pool';
@@ -50,11 +50,16 @@ export class Rides {
   private readonly step: Step = (end, { part, entry: port, exit: at }) =>
     this.pool.stepsOver(end, { part, port }).flatMap((one) => (one.end.port.id === at.id ? [one.end] : []));
 
-  /** What leaves a part in the middle of a source that came to it by a chain. */
+  /**
+   * What leaves a part in the middle of a source that came to it by a chain. What leaves it as numbers was converted in it: it has come
+   * to its sides there, but for what copper parted on the way, the other half of which brings the other side.
+   */
   private left({ start, into, entry }: Come, middle: Part, exit: PartPort): readonly OpenEnd[] {
+    const isParted = into.links.some((link) => partsSides(link.part, link.exit));
+    const from = isDigital(exit) && !isParted ? start : askedFor(start);
     return kept(this.outside, into, `${start.state} ${entry.id} ${exit.id}`, () =>
-      kept(this.there, into, start.state, () => follow([askedFor(start)], into.links, this.step)).flatMap(
-        (end) => this.step(end, { part: middle, entry, exit }),
+      kept(this.there, into, from.state, () => follow([from], into.links, this.step)).flatMap((end) =>
+        this.step(end, { part: middle, entry, exit }),
       ),
     );
   }

@@ -237,8 +237,10 @@ function through(ground: Ground, store: LegStore, middle: Part, at: Stand = 'ahe
       meetingIn(ground, middle, rides, arrives),
     );
   const least = () =>
-    sources.reduce((sum, source) => sum + store.leastTo(source, middle), 0) +
-    recorders.reduce((sum, recorder) => sum + store.leastFrom(middle, recorder), 0);
+    isBought && !couldServe(middle, ground)
+      ? Infinity
+      : sources.reduce((sum, source) => sum + store.leastTo(source, middle), 0) +
+        recorders.reduce((sum, recorder) => sum + store.leastFrom(middle, recorder), 0);
   return over(nameInKind(middle), legs, own, least, (chains) => {
     const [into, out] = [chains.slice(0, sources.length), chains.slice(sources.length)];
     const taken = socketsFor(ground, middle, chains);
@@ -278,7 +280,7 @@ function onward(ground: Ground, store: LegStore, first: Piece, second: Piece): S
   const legs = () =>
     new Legs([
       ...ground.sources.map((source) => store.fromSource(source, first)),
-      store.toRecorder(`onward ${first.id}`, firstOfPairs(outputs), second),
+      store.onward(first, firstOfPairs(outputs), second),
     ]);
   return [
     overLegs(legs, (chains) => {
@@ -298,14 +300,18 @@ const joinedAt = (part: Part, sources: number): readonly PartPort[] => {
   return sources > 1 && isPassiveLink(part) && sockets.length > 0 ? sockets : entries;
 };
 
-/** A part with sockets for every source and an end for every recorder. */
+/** A part with sockets for every source and an end for every recorder, as far as its ports tell. */
 const couldStand = (part: Part, { sources, recorders, apart }: Ground): boolean =>
+  part.ports.length >= sources.length + recorders.length &&
+  part.ports.filter(({ direction }) => direction !== 'in').length >= recorders.length &&
   // More than two sources are kept apart by a device with as many channels, and by nothing else.
   (!apart || sources.length < 3 || (part.captures ?? []).some((c) => c.channels.length >= sources.length)) &&
-  openingsOf(joinedAt(part, sources.length)) >= sources.length &&
+  openingsOf(joinedAt(part, sources.length)) >= sources.length;
+
+/** Whether its circuit keeps them apart that have to be, and gives as many outputs as there are recorders. */
+const couldServe = (part: Part, { sources, recorders, apart }: Ground): boolean =>
   (!apart || isPassiveLink(part) || couldSeparate(part, sources.length)) &&
-  (recorders.length === 1 || outputsOf(part) >= recorders.length) &&
-  part.ports.length >= sources.length + recorders.length;
+  (recorders.length === 1 || outputsOf(part) >= recorders.length);
 
 /** A stream for each part that could stand in the middle. What is bought for the middle of a long way stands at either end of it. */
 function middlesFor(ground: Ground, store: LegStore, isWanted: (part: Part) => boolean): Stream[] {
