@@ -1,6 +1,7 @@
 import { FAR_DOWN } from '../bother';
 import type { Facts } from '../../engine';
 import { arrivalChains } from '../../engine/levels';
+import type { Part } from '../../parts';
 import { partOf, settingOf, type Rig } from '../../rig';
 import type { Chain, Stage } from '../../engine/flow';
 
@@ -24,11 +25,16 @@ const isMisfit = (rig: Rig, { stages }: Chain): boolean => {
   );
 };
 
+/** Nobody speaks into it: it plays. */
+const plays = ({ circuit }: Part): boolean =>
+  circuit.every((e) => e.kind !== 'electret' && !(e.kind === 'signal' && e.hears === 'voice'));
+
 /** Whether what plays is turned down so far under where its knob stands as delivered that it plays at the level of a microphone. */
 const isTurnedDown = ({ laid }: Facts, { source }: Chain): boolean => {
   const own = laid.get(source);
-  return (own?.part.settings ?? []).some((setting) => {
-    const value = own && settingOf(own, setting.id);
+  if (!own || !plays(own.part)) return false;
+  return (own.part.settings ?? []).some((setting) => {
+    const value = settingOf(own, setting.id);
     return setting.kind === 'knob' && typeof value === 'number' && setting.initial - value >= FAR_DOWN;
   });
 };
