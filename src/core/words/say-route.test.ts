@@ -59,6 +59,7 @@ describe('a route in words', () => {
     expect(sayPlan({ ...none, hindrances: [], complete: false, ruledOut: 40.7 })).toContain(
       'weighs under 40,',
     );
+    expect(sayPlan({ ...none, hindrances: [], complete: false, ruledOut: 0 })).not.toContain('weighs under');
   });
 
   it('what is sure of a search that was cut is said before the weight that was ruled out', () => {

@@ -81,7 +81,7 @@ export const saySure = (sure: number): string =>
 export function sayCut({ complete, ruledOut, late, sure = 0 }: Omit<Plan, 'routes' | 'hindrances'>): string {
   if (complete) return '';
   const cut = late ? 'Cut short by time' : 'Cut short';
-  if (ruledOut === undefined || !Number.isFinite(ruledOut))
+  if (ruledOut === undefined || ruledOut < 1 || !Number.isFinite(ruledOut))
     return sure === 0 ? ` ${cut}: what was not looked at is not known.` : ` ${cut}. ${saySure(sure)}.`;
   const weight = `weighs under ${Math.floor(ruledOut)}, money and bother`;
   return sure === 0
