@@ -6,7 +6,7 @@ import { completed } from './complete';
 import { USUAL_BOTHER } from '../bother';
 import type { RouteRequest, Wishes } from './request';
 import { layLayout as lay } from '../../../../testing/lay-layout';
-import { between, isTaken, layoutCost, split, type Layout } from './layout';
+import { between, isTaken, layoutCost, split, type Layout, type Piece } from './layout';
 
 const part = (id: string) => findPart(id)!;
 const purse = (drawer: Readonly<Record<string, number>> = {}) => ({ drawer, bother: USUAL_BOTHER });
@@ -78,11 +78,22 @@ describe('the other half of a pair', () => {
   });
 
   it('is not led beside a plug that carries the same as the other', () => {
-    const summed = lay(
-      ['player-portable', 'lead-line-mono-both', 'di-passive', 'lead-xlr', 'recorder-xlr'],
-      ['di-passive.out lead-xlr.holes', 'lead-xlr.pins recorder-xlr.mic-1'],
+    const parted = lay(
+      ['player-portable', 'lead-breakout-jacks', 'di-passive', 'lead-xlr', 'recorder-xlr'],
+      [
+        'player-portable.out lead-breakout-jacks.small',
+        'lead-breakout-jacks.left di-passive.in',
+        'di-passive.out lead-xlr.holes',
+        'lead-xlr.pins recorder-xlr.mic-1',
+      ],
     );
-    expect(withSecondWay(summed)).toEqual([]);
+    const tie = { kind: 'wire', a: 'small.T', b: 'small.R' } as const;
+    const tied = (one: Piece): Piece =>
+      one.id === 'lead-breakout-jacks'
+        ? { ...one, part: { ...one.part, id: 'own-lead', circuit: [...one.part.circuit, tie] } }
+        : one;
+    expect(withSecondWay(parted)).toHaveLength(1);
+    expect(withSecondWay({ ...parted, pieces: parted.pieces.map(tied) })).toEqual([]);
   });
 
   it('which a guitar has not, nor a recorder with one socket', () => {

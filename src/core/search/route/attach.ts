@@ -1,7 +1,7 @@
 import { contactsOf, mate, type Contact } from '../../plugs';
-import { type Part, type PartPort, isSupply, isHeadphones, isPassiveLink, isPlainLink } from '../../parts';
+import { type Part, type PartPort, isSupply, isHeadphones, isPlainLink } from '../../parts';
 import type { PortRef } from '../../rig';
-import { channelsOf, copperOf, isDigital, nodesOfPort } from '../ends';
+import { channelsOf, copperOf, isDigital, nodesOfPort, partsSides } from '../ends';
 import { compareCosts, costOf, type Purse } from './inventory';
 import { isTaken, pieceOf, withJoint, withPiece, type Layout } from './layout';
 
@@ -238,18 +238,14 @@ function halvesAtSources(layout: Layout): Half[] {
 
 /** Plugs of copper that parts the sides, of which one is joined and the other hangs loose. */
 export function halvesAtCopper(layout: Layout): Half[] {
-  return layout.pieces.flatMap(({ id, part }): Half[] => {
-    if (!isPassiveLink(part)) return [];
-    const copper = copperOf(part);
-    const tipOf = (port: PartPort) => nodesOfPort(port, part).find(([contact]) => contact === 'T')?.[1];
-    return jointsAt(layout, id).flatMap((first) => {
+  return layout.pieces.flatMap(({ id, part }) =>
+    jointsAt(layout, id).flatMap((first): Half[] => {
       const port = part.ports.find((one) => one.id === first.own.port);
-      const start = port?.gender === 'plug' ? sibling(layout, first.own) : undefined;
-      const [one, other] = [port && tipOf(port), start && tipOf(start)];
-      const isParted = one !== undefined && other !== undefined && copper(one) !== copper(other);
-      return start && isParted ? [{ first, start: { part: id, port: start.id } }] : [];
-    });
-  });
+      if (port?.gender !== 'plug' || !partsSides(part, port)) return [];
+      const start = sibling(layout, first.own);
+      return start ? [{ first, start: { part: id, port: start.id } }] : [];
+    }),
+  );
 }
 
 /**

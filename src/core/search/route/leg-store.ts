@@ -13,7 +13,7 @@ import type { Piece } from './layout';
 import { NOTHING, type Cost } from './inventory';
 import { Leg } from './legs';
 import type { RequestSource, RouteRequest } from './request';
-import { apart } from './runs';
+import { apart, mostApart } from './runs';
 import { entriesOf, firstOfPairs } from './sockets';
 import { boxCourse } from './vias';
 import { farCourse } from './bridging';
@@ -39,10 +39,6 @@ const reachByNumbers = ({ wishes, distances = [] }: RouteRequest): boolean => {
   const all = [wishes?.length ?? 0, ...distances.map(({ metres }) => metres)].filter((metres) => metres > 0);
   return Math.min(...all) <= LONGEST_RUN + UNBALANCED_METRES;
 };
-
-/** The most metres between any two places of a request. */
-const farthestOf = ({ wishes, distances = [] }: RouteRequest): number =>
-  Math.max(wishes?.length ?? 0, ...distances.map(({ metres }) => metres));
 
 /** Where a part in the middle of a long way stands: ahead of it, with the sources, or behind it, with what records. */
 export type Stand = 'ahead' | 'behind';
@@ -192,7 +188,7 @@ export class LegStore {
         longest: ground.longest,
         budget: ground.budget,
         metres,
-        farthest: farthestOf(ground.request),
+        farthest: mostApart(ground.request),
         ceiling: ground.ceiling,
         inLine: this.inLine,
         startsDiffer: ground.callers,
@@ -233,7 +229,7 @@ export class LegStore {
       const ports = entriesOf(shares);
       const accepts: Goal['accepts'] = (port, end) => passes(shares, port, end);
       const { pool, purse, longest, budget, ceiling } = ground;
-      const goal = { goal: shares, ports, accepts, always: true, farthest: farthestOf(ground.request) };
+      const goal = { goal: shares, ports, accepts, always: true, farthest: mostApart(ground.request) };
       return new ChainFinder({ starts, ...goal, pool, purse, longest, budget, ceiling, inLine: this.inLine });
     });
   }
@@ -260,7 +256,7 @@ export class LegStore {
         longest: ground.longest,
         budget: ground.budget,
         ...(ground.middle && { metres: metresTo(ground.request, place, ground.request.throughPlace) }),
-        farthest: farthestOf(ground.request),
+        farthest: mostApart(ground.request),
         ceiling: ground.ceiling,
         inLine: this.inLine,
         rough: (port, end) => this.roughAt(middle, port, end),

@@ -55,6 +55,10 @@ export interface Stretch {
   readonly metres: number;
 }
 
+/** The most metres between any two places of a request, or from a source to what records it. */
+export const mostApart = ({ wishes, distances = [] }: RouteRequest): number =>
+  Math.max(wishes?.length ?? 0, ...distances.map(({ metres }) => metres));
+
 /** How far two places lie apart, as far as a request says. */
 export const apart = (request: RouteRequest, a: string | undefined, b: string | undefined): number =>
   a === undefined || b === undefined

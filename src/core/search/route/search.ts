@@ -16,6 +16,7 @@ import { sureOf, type Lefts } from './sure';
 import { Verdicts } from './verdicts';
 import { isAllowed } from './wishes';
 import { partFor } from './extras';
+import { mostApart } from './runs';
 import { Search, type Beside, type Pass } from './pass';
 import { isOneChain, streamsByBox, type Stream } from './streams';
 
@@ -118,8 +119,7 @@ export const purseOf = ({ drawer = {}, leadLengths, prefer, bother }: RouteReque
 };
 
 /** Whether something has to reach farther than an unbalanced lead should. */
-const reachesFar = ({ wishes, distances = [] }: RouteRequest): boolean =>
-  Math.max(wishes?.length ?? 0, ...distances.map(({ metres }) => metres)) > UNBALANCED_METRES;
+const reachesFar = (request: RouteRequest): boolean => mostApart(request) > UNBALANCED_METRES;
 
 /** Both sides, where nothing sums them and one is not enough. */
 function sidesWanted(request: RouteRequest, recorders: readonly Piece[]): Ground['sides'] {
