@@ -25,6 +25,8 @@ export const HEAPED = 100;
 export const IN_LINE = 200;
 /** What it weighs that a recorder hangs in a headphone socket, where somebody would listen and turns it to their ears: as much as one thing more to buy. Ours. */
 export const EARS_TAKEN = 5;
+/** What it weighs that a sound device, which could give numbers itself, is heard by another one as a voltage: as much as the smallest interface. Ours. */
+export const CONVERTED_BEHIND = 60;
 /** What it weighs that something else hangs where a capsule is to be fed, in a box made for that: more than a DI box costs beside it. Ours. */
 export const FED_FOR_NOTHING = 30;
 /** A preamplifier leaves 60 to 70 dB between a microphone's peaks and its own noise, a line input 20 less. Typical. */
@@ -33,9 +35,15 @@ export const CLEAR_OF_FIRST = 55;
 /** Peaks under this, dBFS, are low for whoever hears them live: practice wants them near −12. Ours. */
 const LOW = -30;
 
+/** What each dB weighs by which peaks are low. Ours. */
+export const LOW_DECIBEL = 8;
+
+/** By how much peaks of so many dBFS are low, dB. */
+export const lowBy = (peak: number): number => Math.max(0, LOW - peak);
+
 /** By how much the lowest peaks of what is recorded are low, whole dB. */
 export const lowness = ({ arrives }: Pick<Outcome, 'arrives'>): number =>
-  Math.max(0, LOW - Math.min(...arrives.map(({ peak }) => Math.round(peak))));
+  Math.max(...arrives.map(({ peak }) => lowBy(Math.round(peak))));
 
 /** Whether a knob stands far down without being shut. */
 export const isTouchy = (setting: PartSetting, value: unknown): boolean =>

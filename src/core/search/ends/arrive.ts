@@ -83,8 +83,11 @@ const stayApart = ({ id, channels }: Capture, heard: Joined['heard']): boolean =
   );
 };
 
-/** Whether a converter hears every sound that comes to it well: neither faint, nor drowned, nor past full scale with every knob down. */
-function converts(part: Part, capture: Capture, { heard, sounds, sides }: Joined): boolean {
+/**
+ * The loudest peaks that a converter makes of what comes to it, dBFS with every knob at the most; undefined where it does not hear every
+ * sound well: faint, or drowned, or past full scale with every knob down.
+ */
+function converts(part: Part, capture: Capture, { heard, sounds, sides }: Joined): number | undefined {
   const isGone = (n: number) => cancels(heard.get(`${capture.id}#${n}`) ?? []);
   const all: Heard[] = [];
   const bySound = sounds.map(({ crest }, index) =>
@@ -96,16 +99,17 @@ function converts(part: Part, capture: Capture, { heard, sounds, sides }: Joined
     // Of a source with several outputs not every one comes by every way: what leaks of the others is nothing.
     if (!first || first.most < most - LEAKS) continue;
     if (first.most < FAINTEST - GRACE || first.over < LEAST_OVER_NOISE - GRACE || first.least > GRACE)
-      return false;
+      return undefined;
     const carrying = channels.filter((one) => one.most > first.most - SIDE_WITHIN);
     const [left, right] = [carrying.find((c) => c.side === 'left'), carrying.find((c) => c.side === 'right')];
-    if (left && right && left.phase[0] * right.phase[0] + left.phase[1] * right.phase[1] < 0) return false;
+    if (left && right && left.phase[0] * right.phase[0] + left.phase[1] * right.phase[1] < 0)
+      return undefined;
     all.push(...carrying);
   }
-  if (sides === 'split' && !stayApart(capture, heard)) return false;
+  if (sides === 'split' && !stayApart(capture, heard)) return undefined;
   const loudest = Math.max(...all.map(({ most }) => most));
   const on = (side: string) => all.some((one) => one.side === side && one.most > loudest - SIDE_WITHIN);
-  return all.length > 0 && suffices(capture, sides, on('left'), on('right'));
+  return all.length > 0 && suffices(capture, sides, on('left'), on('right')) ? loudest : undefined;
 }
 
 /** A jack that looks for a microphone finds one, whatever else is switched on. */
@@ -116,16 +120,29 @@ function isNoticed(joined: Joined, part: Part, capture: Capture): boolean {
   return isTaken(readHeadset(senseResistance(detection, volts(joined.standing(form)))));
 }
 
-/** Whether a converter of a part hears an open end at one of its ports; false where none of them hears it well in every reading of the joint. */
+/** The most of what is there; undefined where nothing is. */
+const most = (values: readonly number[]): number | undefined =>
+  values.length > 0 ? Math.max(...values) : undefined;
+
+/**
+ * The loudest peaks that a converter of a part makes of an open end at one of its ports, dBFS with every knob at the most; undefined where
+ * none of them hears it well in every reading of the joint.
+ */
 export function arrive(
   part: Part,
   entry: PartPort | undefined,
   end: OpenEnd | undefined,
   captures: readonly Capture[],
   voices?: Voices,
-): boolean {
+): number | undefined {
   const others = entry && end ? departures(end.port, entry) : [];
-  return [undefined, ...others].every((reading) => inReading(part, entry, end, captures, voices, reading));
+  const peaks: number[] = [];
+  for (const reading of [undefined, ...others]) {
+    const peak = inReading(part, entry, end, captures, voices, reading);
+    if (peak === undefined) return undefined;
+    peaks.push(peak);
+  }
+  return most(peaks);
 }
 
 function inReading(
@@ -135,12 +152,16 @@ function inReading(
   captures: readonly Capture[],
   voices: Voices | undefined,
   reading: Departure | undefined,
-): boolean {
+): number | undefined {
   const passage = passageOf(part, entry ? [entry] : []);
   const joined = join(passage, entry, end, voices, reading, true);
-  if (!joined || joined.clipped) return false;
-  if (!joined.wants.every((want, w) => feeds(want, joined.standing(w), part))) return false;
-  return captures.some((capture) => isNoticed(joined, part, capture) && converts(part, capture, joined));
+  if (!joined || joined.clipped) return undefined;
+  if (!joined.wants.every((want, w) => feeds(want, joined.standing(w), part))) return undefined;
+  return most(
+    captures.flatMap((capture) =>
+      isNoticed(joined, part, capture) ? (converts(part, capture, joined) ?? []) : [],
+    ),
+  );
 }
 
 /** Whether what a source wants to be fed with comes to it from a part whose port it is joined to, and no more than it bears. */

@@ -25,14 +25,15 @@ function leastDraw(part: Part): number {
   return !bus || feedsItself ? 0 : rangeOf(bus.draw, part).least;
 }
 
-/** The digital plug of a sound device. */
-export const digitalEnd = (part: Part, port: PartPort, from = ''): OpenEnd =>
+/** The digital plug of a sound device. `peak`: of what it converts, dBFS with every knob at the most. */
+export const digitalEnd = (part: Part, port: PartPort, peak: number, from = ''): OpenEnd =>
   endOf(part, port, {
     device: part,
     lines: new Set(linesOf(port)),
     authenticated: part.bus?.authenticated ?? false,
     hubs: 0,
     draws: leastDraw(part),
+    peak,
     from,
   });
 

@@ -85,6 +85,8 @@ export interface Digital {
   readonly hubs: number;
   /** What the socket that it goes into has to give at the least, mA. */
   readonly draws: number;
+  /** Peaks of what its converter made, dBFS with every knob at the most: nothing that follows brings them up. */
+  readonly peak: number;
   /** The state of what came to its converter. */
   readonly from: string;
 }

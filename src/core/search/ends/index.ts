@@ -9,4 +9,13 @@ export { standApart } from './leave';
 export { nodesOfPort } from './passage';
 export { sendsOf, stereoInputs } from './sends';
 export { asked, askedOfHalf, isHalf, playedEnds, sourceEnds } from './source';
-export { convertedEnd, couldRecord, exitEnd, exitsOf, partsSides, passes, throughPart } from './steps';
+export {
+  convertedEnd,
+  couldRecord,
+  exitEnd,
+  exitsOf,
+  partsSides,
+  passes,
+  recordedPeak,
+  throughPart,
+} from './steps';

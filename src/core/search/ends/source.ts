@@ -99,9 +99,8 @@ export function sourceEnds(part: Part, pressure: DbSpl, sides: SidesAsked = 'any
     if (isDigital(port)) {
       if (part.bus?.port !== port.id || part.host) return [];
       const captures = (part.captures ?? []).filter(({ id }) => part.bus?.captures.includes(id));
-      return captures.length > 0 && arrive(part, undefined, undefined, captures, voices)
-        ? [digitalEnd(part, port)]
-        : [];
+      const peak = captures.length > 0 ? arrive(part, undefined, undefined, captures, voices) : undefined;
+      return peak === undefined ? [] : [digitalEnd(part, port, peak)];
     }
     return analogueEnds(part, port, voices, sides);
   });
@@ -121,7 +120,7 @@ function analogueEnds(part: Part, port: PartPort, voices: Voices, sides: SidesAs
 export function playedEnds(host: Part, player: Part, pressure: DbSpl, sides: SidesAsked = 'any'): OpenEnd[] {
   const entry = player.ports.find(({ id }) => id === player.bus?.port);
   if (!player.bus?.plays || !entry) return [];
-  const own = digitalEnd(player, entry);
+  const own = digitalEnd(player, entry, 0);
   // What lacks the chip works in the app of its maker alone, and a host that plays is in none that is known.
   const opens = (port: PartPort) =>
     player.bus?.authenticated === true ||

@@ -62,9 +62,9 @@ export function convertedEnd(part: Part, entry: PartPort, end: OpenEnd): OpenEnd
   const { bus } = part;
   const captures = (part.captures ?? []).filter(({ id }) => bus?.captures.includes(id));
   const port = bus && part.ports.find(({ id }) => id === bus.port);
-  return port && captures.length > 0 && arrive(part, entry, end, captures)
-    ? [digitalEnd(part, port, end.state)]
-    : [];
+  if (!port || captures.length === 0) return [];
+  const peak = arrive(part, entry, end, captures);
+  return peak === undefined ? [] : [digitalEnd(part, port, peak, end.state)];
 }
 
 /** Every way on from an open end through one part that it is plugged into, or that is plugged into it. */
@@ -91,12 +91,17 @@ export function passes(part: Part, entry: PartPort, end: OpenEnd): boolean {
   );
 }
 
-/** Whether a host could record what comes to one of its ports. */
-export function couldRecord(host: Part, port: PartPort, end: OpenEnd): boolean {
-  if (!matingOf(end.port, port).fits) return false;
-  if (end.digital) return hostTakes(host, port, end);
+/** Peaks of what a host could record of what comes to one of its ports, dBFS with every knob at the most; undefined where it could not. */
+export function recordedPeak(host: Part, port: PartPort, end: OpenEnd): number | undefined {
+  if (!matingOf(end.port, port).fits) return undefined;
+  if (end.digital) return hostTakes(host, port, end) ? end.digital.peak : undefined;
   const captures = (host.captures ?? []).filter(
     (one) => one.port === port.id || one.channels.some(({ socket }) => socket === port.id),
   );
-  return captures.length > 0 && !isDulled(host, port, end) && arrive(host, port, end, captures);
+  if (captures.length === 0 || isDulled(host, port, end)) return undefined;
+  return arrive(host, port, end, captures);
 }
+
+/** Whether a host could record what comes to one of its ports. */
+export const couldRecord = (host: Part, port: PartPort, end: OpenEnd): boolean =>
+  recordedPeak(host, port, end) !== undefined;

@@ -17,7 +17,7 @@ import {
   type Purse,
   type Used,
 } from './inventory';
-import { farthest } from './lengths';
+import { farthest, farthestByNumbers } from './lengths';
 import { firstOfEach, sameSocket, type Entry, type Pool } from './pool';
 import { reachAfter, standsApart, type Reach } from './standing';
 import { FREE, isThrough, type Course } from './course';
@@ -45,6 +45,8 @@ export interface PartChain {
   /** Pieces of copper to buy, one in another, before its first box and after its last; all of them where it has none. */
   readonly copper: readonly [first: number, last: number];
   readonly cost: Cost;
+  /** What of that is known to weigh beside its parts: a bare microphone in a socket for line, low peaks. */
+  readonly sure: number;
 }
 
 interface Node {
@@ -105,6 +107,8 @@ export interface ChainSearch {
   readonly inLine: Cost;
   /** What it weighs that something arrives where it does, beside what an end on the way to it does. */
   readonly rough?: (port: PartPort, end: OpenEnd) => Cost;
+  /** What it weighs for sure that the peaks of what is recorded are no higher, dBFS. */
+  readonly low?: (peak: number) => number;
   /** What it weighs, wherever it arrives, that a bare microphone has met no stage on the way. */
   readonly unboxed?: number;
   /** What a chain that begins at an end brings with it beside its parts, such as a supply for the source. */
@@ -200,7 +204,7 @@ export class ChainFinder {
       reach: reachAfter(undefined, part, port),
       copper: 0,
       first: 0,
-      extra: search.extra?.(end) ?? NOTHING,
+      extra: plus(search.extra?.(end) ?? NOTHING, this.sureOf(end)),
       owed: this.owing?.after([part, ...of]) ?? 0,
       span: [part, ...of].reduce((span, one) => this.spanWith(span, one), 0),
       step: of.reduce((step, one) => this.course.after(one, step), this.course.begin(end)),
@@ -229,6 +233,13 @@ export class ChainFinder {
     return undefined;
   }
 
+  /** What an open end is known to weigh wherever it arrives. */
+  private sureOf({ inLine, digital }: OpenEnd): Cost {
+    const low = digital ? (this.search.low?.(digital.peak) ?? 0) : 0;
+    const line = inLine ? this.search.inLine.weight : 0;
+    return { ...NOTHING, weight: low + line };
+  }
+
   private chainOf(node: Node, to: PartPort, rough: Cost): PartChain {
     const { from, links, path, end, reach, span } = node;
     return {
@@ -241,6 +252,7 @@ export class ChainFinder {
       copper: [node.first, node.copper],
       way: `${this.search.startsDiffer ? from.id : ''}${path}|${reach} ${span}>${sameSocket(to)} ${end.state}`,
       cost: plus(plus(plus(node.cost, costFor(0, 0, 1, this.search.purse)), owedAtLast(node)), rough),
+      sure: rough.weight,
     };
   }
 
@@ -299,7 +311,7 @@ export class ChainFinder {
       const there = this.search.rough?.(port, node.end) ?? NOTHING;
       const whole = plus(plus(node.cost, costFor(0, 0, 1, purse)), owedAtLast(node));
       const bound = plus(plus(whole, node.extra), there);
-      const rough = node.end.inLine ? plus(there, this.search.inLine) : there;
+      const rough = plus(there, this.sureOf(node.end));
       this.queue.push({ node, bound, to: port, rough });
     }
   }
@@ -370,7 +382,8 @@ export class ChainFinder {
     if (copper > MOST_COPPER) return;
     const cost = plus(node.cost, own);
     const step = this.course.after(part, node.step);
-    for (const { end, says } of pool.stepsOver(node.end, next)) {
+    const before = this.sureOf(node.end).weight;
+    for (const { end, says } of pool.stepsOn(node.end, next)) {
       this.grow({
         from: node.from,
         end,
@@ -381,7 +394,7 @@ export class ChainFinder {
         reach: reachAfter(node.reach, part, end.port),
         copper,
         first: [...node.links.map((link) => link.part), part].every(isPassiveLink) ? copper : node.first,
-        extra: end.inLine && !node.end.inLine ? plus(node.extra, this.search.inLine) : node.extra,
+        extra: plus(node.extra, { ...NOTHING, weight: this.sureOf(end).weight - before }),
         links: [...node.links, { part, entry, exit: end.port }],
         used: useAlso(node.used, part),
         path: node.path + says,
@@ -389,7 +402,18 @@ export class ChainFinder {
     }
   }
 
+  /** Whether numbers from the source on could not bridge what they have to, however long all that may still follow is. */
+  private fallsShort({ links, span }: Node): boolean {
+    const { starts, metres = 0, longest, pool, purse, goal } = this.search;
+    if (metres === 0 || !starts.every(({ digital }) => digital)) return false;
+    const more = (this.byNumbers ??= farthestByNumbers(pool.parts, purse.lengths));
+    return span + (longest - links.length) * more + farthest(goal) < metres;
+  }
+
+  private byNumbers: number | undefined;
+
   private grow(node: Node): void {
+    if (this.fallsShort(node)) return;
     const ahead = this.ahead(node);
     if (ahead && !this.isDominated(node))
       this.queue.push({ node, bound: plus(plus(soFar(node), ahead), node.extra) });

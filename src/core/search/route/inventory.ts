@@ -37,7 +37,7 @@ export const costFor = (purchases: number, price: number, joints: number, { both
 });
 
 /** Sums in another order of adding are equal. */
-const SAME = 1e-6;
+export const SAME = 1e-6;
 
 /** Negative where `a` comes first: less money and bother, then less money, then fewer joints. */
 export const compareCosts = (a: Cost, b: Cost): number =>

@@ -30,6 +30,8 @@ export interface Layout {
   readonly carried?: readonly string[];
   /** What comes to its recorders over a part in the middle, as open ends tell it: layouts of which the same is said sound alike. */
   readonly sounds?: string;
+  /** What its chains are known to weigh beside their parts, whatever is found when it is judged. */
+  readonly sure?: number;
 }
 
 /** The pieces that were put between. */
@@ -139,7 +141,8 @@ export function withChain(
     at = { part: added.id, port: link.exit.id };
   }
   const joined = withJoint(grown, at, { part: to, port: toPort });
-  return { ...joined, kind: `${layout.kind} ${chain.kind}` };
+  const sure = (layout.sure ?? 0) + chain.sure;
+  return { ...joined, kind: `${layout.kind} ${chain.kind}`, ...(sure > 0 && { sure }) };
 }
 
 /** The layout as a rig that the pipeline takes. */

@@ -1,8 +1,8 @@
 import { isPassiveLink, type Part, type PartPort } from '../../parts';
-import { couldRecord, isBare, passes, sendsOf, type OpenEnd } from '../ends';
+import { couldRecord, isBare, passes, recordedPeak, sendsOf, type OpenEnd } from '../ends';
 import { LONGEST_RUN } from '../../checks';
 import { UNBALANCED_METRES } from '../../engine/levels';
-import { IN_LINE, SHARED_OUT } from '../bother';
+import { IN_LINE, LOW_DECIBEL, lowBy, SHARED_OUT } from '../bother';
 import { needsHub } from './carried';
 import { boundsKnown, boundsTo, type Goal, type KnownBounds } from './bounds';
 import { ChainFinder } from './chains';
@@ -47,7 +47,12 @@ export type Stand = 'ahead' | 'behind';
 interface Stretch {
   readonly metres?: number;
   readonly isFar?: boolean;
+  /** It comes as a voltage, not as numbers. */
+  readonly asVoltage?: boolean;
 }
+
+/** Peaks are estimated to so many dB: ends whose figures differ by an eighth are one. */
+const ESTIMATED = 1;
 
 /** Legs that ask for the same way are one. */
 export class LegStore {
@@ -57,6 +62,18 @@ export class LegStore {
   /** What one source weighs that hangs in a socket for line: it counts once, however many do. */
   private get inLine(): Cost {
     return { ...NOTHING, weight: IN_LINE / this.ground.sources.length };
+  }
+
+  /** What peaks of a source weigh at a recorder that are no higher than so many dBFS; the lowest count, once. */
+  private readonly low = (peak: number): number => {
+    const { sources, recorders } = this.ground;
+    return (LOW_DECIBEL * lowBy(peak + ESTIMATED)) / Math.max(sources.length, recorders.length);
+  };
+
+  /** The same of what comes to a recorder as a voltage: what comes as numbers has it from its converter. */
+  private lowAt(recorder: Piece, port: PartPort, end: OpenEnd): Cost {
+    const peak = end.digital ? undefined : recordedPeak(recorder.part, port, end);
+    return peak === undefined ? NOTHING : { ...NOTHING, weight: this.low(peak) };
   }
 
   /** What it weighs that a bare microphone comes into a part in the middle: into copper that shares it out. */
@@ -80,8 +97,8 @@ export class LegStore {
     return !isPassiveLink(middle) && (recorders.length === 1 || callers);
   }
 
-  private knownTo(recorder: Piece): KnownBounds {
-    return boundsKnown(this.ground.toRecorders, this.keyOf(recorder));
+  private knownTo(recorder: Piece, asVoltage = false): KnownBounds {
+    return boundsKnown(this.ground.toRecorders, `${this.keyOf(recorder)} ${asVoltage}`);
   }
 
   /** The least that a leg from a source to a part can weigh. */
@@ -114,11 +131,14 @@ export class LegStore {
       .map(({ id }) => id);
   }
 
-  private goalAt(recorder: Piece): Goal {
+  private goalAt(recorder: Piece, asVoltage = false): Goal {
     return {
       part: recorder.part,
       ports: recorder.part.ports.filter((port) => port.direction !== 'out'),
-      accepts: (port, end) => this.ground.takes(recorder, end) && couldRecord(recorder.part, port, end),
+      accepts: (port, end) =>
+        !(asVoltage && end.digital) &&
+        this.ground.takes(recorder, end) &&
+        couldRecord(recorder.part, port, end),
     };
   }
 
@@ -169,20 +189,20 @@ export class LegStore {
     starts: readonly OpenEnd[],
     recorder: Piece,
     middle?: Part,
-    { metres = 0, isFar = this.isFarOut(recorder) }: Stretch = {},
+    { metres = 0, isFar = this.isFarOut(recorder), asVoltage = false }: Stretch = {},
   ): Leg {
     const { ground } = this;
     const charges = ground.charge && chargesThrough(recorder.part);
     const carries = recorder === ground.recorders[0] ? hubFor(ground, recorder.part) : 0;
-    return this.leg(`${from} > ${this.keyOf(recorder)} ${isFar}`, () => {
+    return this.leg(`${from} > ${this.keyOf(recorder)} ${isFar} ${asVoltage}`, () => {
       const [first] = starts;
-      const { ports, accepts } = this.goalAt(recorder);
+      const { ports, accepts } = this.goalAt(recorder, asVoltage);
       return new ChainFinder({
         starts,
         goal: recorder.part,
         ports,
         accepts,
-        known: this.knownTo(recorder),
+        known: this.knownTo(recorder, asVoltage),
         pool: ground.pool,
         purse: ground.purse,
         longest: ground.longest,
@@ -191,6 +211,8 @@ export class LegStore {
         farthest: mostApart(ground.request),
         ceiling: ground.ceiling,
         inLine: this.inLine,
+        low: this.low,
+        rough: (port, end) => this.lowAt(recorder, port, end),
         startsDiffer: ground.callers,
         ...(this.couldPad(middle) && {
           needless: (from: PartPort, parts: readonly Part[]) => ground.needless(from, parts, middle),
@@ -204,6 +226,7 @@ export class LegStore {
     });
   }
 
+  /** Several sources come to one recorder as voltages: an app records from one sound device at a time (checks/records-other-device). */
   fromSource(source: Piece, recorder: Piece, all = false): Leg {
     const ends = endsOfSource(this.ground, source);
     return this.toRecorder(
@@ -211,7 +234,7 @@ export class LegStore {
       all ? ends : firstOfPairs(ends),
       recorder,
       undefined,
-      { metres: this.metresBetween(source, recorder) },
+      { metres: this.metresBetween(source, recorder), asVoltage: this.ground.sources.length > 1 },
     );
   }
 
@@ -259,6 +282,7 @@ export class LegStore {
         farthest: mostApart(ground.request),
         ceiling: ground.ceiling,
         inLine: this.inLine,
+        low: this.low,
         rough: (port, end) => this.roughAt(middle, port, end),
         ...(unboxed !== undefined && { unboxed }),
         course: isFar ? farCourse(middle, reachByNumbers(ground.request)) : FREE,

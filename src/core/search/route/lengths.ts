@@ -1,6 +1,7 @@
 import { LONGEST_RUN } from '../../checks';
 import { isCopper, type Part } from '../../parts';
 import { isDigital } from '../ends';
+import type { Purse } from './inventory';
 
 /** Lengths in which leads are sold, metres. Typical. */
 export const SOLD_METRES = [0.2, 0.5, 1, 1.5, 2, 3, 5, 6, 10, 15, 20, 30] as const;
@@ -34,3 +35,12 @@ export const priceOf = (part: Part, length?: number): number =>
   length === undefined || part.length === undefined || length <= part.length
     ? part.price
     : Math.round(part.price + (length - part.length) * PRICE_A_METRE);
+
+/** The most metres that one more part adds to a way of numbers, as such are sold or owned in lengths that are written down. */
+export const farthestByNumbers = (parts: readonly Part[], lengths: Purse['lengths'] = {}): number =>
+  Math.max(
+    0,
+    ...parts
+      .filter(({ ports }) => ports.filter(isDigital).length > 1)
+      .map((part) => Math.max(farthest(part), ...(lengths[part.id] ?? []))),
+  );

@@ -2,12 +2,13 @@ import { isHeadphones, type Part, type PartPort } from '../../parts';
 import { Alike } from './alike';
 import { Bounded } from './bounded';
 import type { Stock } from './attach';
+import { isOutdone } from './outdone';
 import { leastExtra, partFor, supplyExtra } from './extras';
 import { completed } from './complete';
 import { straightened } from './crossed';
 import { boxOf } from './gear';
 import { Heap } from '../heap';
-import { compareCosts, compareWeights, NOTHING, plus, type Cost } from './inventory';
+import { compareCosts, compareWeights, NOTHING, plus, SAME, type Cost } from './inventory';
 import { socketKind } from './chain-kinds';
 import { between, layoutCost, type Layout } from './layout';
 import {
@@ -18,7 +19,6 @@ import {
   isPlain,
   leavesHeadphones,
   sensibleBeside,
-  soundsAs,
   weightOf,
   type Found,
 } from './rank';
@@ -36,12 +36,16 @@ export interface Pass {
   readonly longRuns: boolean;
 }
 
-/** A layout that waits to be judged, until nothing less than `turn` is left. */
+/** A layout that waits to be judged, until nothing less than `turn` is left; it weighs `least` at the least, with what its chains weigh for sure. */
 interface Waiting {
   readonly layout: Layout;
   readonly cost: Cost;
+  readonly least: number;
   readonly turn: Cost;
 }
+
+/** What a layout weighs at the least. */
+const leastOf = ({ sure = 0 }: Layout, { weight }: Cost): number => weight + sure;
 
 /** So many open ends are looked at for the first layout of a shape, on the average, and at a time. */
 const MOST_DIVE = 150;
@@ -118,11 +122,12 @@ export class Search {
 
   /** A layout with what it still lacks; nothing where one of its kind was found that weighs no more even so, and gives as much. */
   private wholes(layout: Layout): readonly Layout[] {
-    const cost = layoutCost(layout, this.stock.purse);
+    const least = leastOf(layout, layoutCost(layout, this.stock.purse));
+    if (this.ceiling && least > this.ceiling.weight + SAME) return [];
     const isOutdone = this.found.some(
       (one) =>
         one.kind === layout.kind &&
-        this.weigh(one) <= cost.weight &&
+        this.weigh(one) <= least &&
         (leavesHeadphones(one.layout) || !leavesHeadphones(layout)),
     );
     return isOutdone ? [] : completed(layout, this.request, this.stock);
@@ -131,36 +136,30 @@ export class Search {
   private offer(offered: Layout): void {
     const layout = straightened(offered);
     const cost = layoutCost(layout, this.stock.purse);
-    if (this.ceiling && compareWeights(cost, this.ceiling) > 0) return;
+    const least = leastOf(layout, cost);
+    const turn = { ...cost, weight: least };
+    if (this.ceiling && compareWeights(turn, this.ceiling) > 0) return;
     if (!couldReachSides(layout, this.request.wishes ?? {})) return;
     if (!this.pass.longRuns && overruns(layout, this.request) > 0) return;
     const key = this.verdicts.shapeOf(layout);
     if (this.seen.has(key)) return;
     this.seen.add(key);
     if (cost.price <= (this.request.wishes?.budget ?? Infinity))
-      this.waiting.push({ layout, cost, turn: cost });
+      this.waiting.push({ layout, cost, least, turn });
   }
 
   /** Judges a layout; one that is like several answers is first put off to what it is likely to weigh. */
-  private judge({ layout, cost, turn }: Waiting): void {
-    const later = { ...cost, weight: this.alike.likely(layout, cost.weight) };
-    if (compareWeights(turn, later) < 0) this.waiting.push({ layout, cost, turn: later });
-    else this.decide(layout, cost);
+  private judge(waiting: Waiting): void {
+    const { layout, cost, least, turn } = waiting;
+    const later = { ...cost, weight: this.alike.likely(layout, least) };
+    if (compareWeights(turn, later) < 0) this.waiting.push({ ...waiting, turn: later });
+    else this.decide(waiting);
   }
 
-  private decide(layout: Layout, cost: Cost): void {
-    if (this.best.some((one) => this.weigh(one) <= cost.weight && isBoundToPad(layout, one, this.prefer)))
-      return;
-    // Another of a kind that was found, and weighs no more even with its hiss or sounds alike, is no better; it is looked at if it gives something else.
-    if (
-      this.found.some(
-        (one) =>
-          one.kind === layout.kind &&
-          (this.weigh(one) <= cost.weight || soundsAs(layout, cost, one)) &&
-          leavesHeadphones(one.layout) === leavesHeadphones(layout),
-      )
-    )
-      return;
+  private decide(waiting: Waiting): void {
+    const { layout, cost, least } = waiting;
+    if (this.best.some((one) => this.weigh(one) <= least && isBoundToPad(layout, one, this.prefer))) return;
+    if (isOutdone(waiting, this.found, this.weigh)) return;
     const { verdict, fresh } = this.verdicts.of(layout);
     if (fresh) this.judged += 1;
     if (!verdict.answers) {
@@ -261,7 +260,7 @@ export class Search {
     const bound = this.cheapest()?.bound;
     const weights = [
       ...(bound ? [bound.weight + this.surcharge.weight] : []),
-      ...this.waiting.values.map(({ cost }) => cost.weight),
+      ...this.waiting.values.map(({ least }) => least),
     ];
     return weights.length > 0 ? Math.min(...weights) : undefined;
   }
@@ -402,7 +401,7 @@ export class Search {
   private judgePutOff(ceiling: Cost): boolean {
     const next = this.waiting.pop();
     if (!next) return false;
-    if (compareWeights(next.cost, ceiling) <= 0) this.decide(next.layout, next.cost);
+    if (compareWeights({ ...next.cost, weight: next.least }, ceiling) <= 0) this.decide(next);
     return true;
   }
 
@@ -424,7 +423,7 @@ export class Search {
     // What is completed weighs far more than its chain may: the first are judged at once, for something to measure the rest by.
     if (layout && this.found.length === 0 && this.judged < MOST_TRIES) {
       const next = this.waiting.pop();
-      if (next) this.decide(next.layout, next.cost);
+      if (next) this.decide(next);
     }
     return true;
   }

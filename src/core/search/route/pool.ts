@@ -16,6 +16,8 @@ export interface Pool {
   readonly entriesFor: (end: OpenEnd) => readonly Entry[];
   /** Every way on from an open end over one port of a part. */
   readonly stepsOver: (end: OpenEnd, entry: Entry) => readonly PoolStep[];
+  /** The same, of outputs that are as good as one another, and leave the same open, the first. */
+  readonly stepsOn: (end: OpenEnd, entry: Entry) => readonly PoolStep[];
 }
 
 /** From an open end through a part to another. `says`: what it adds to the way's name; nothing for a plain link. */
@@ -41,6 +43,21 @@ export const isEntry = (part: Part, port: PartPort): boolean =>
 export const sameSocket = (port: PartPort): string =>
   `${kindOf(port)} ${port.direction} ${port.alike === undefined ? `only ${port.id}` : `alike ${port.alike}`} ${JSON.stringify(port.roles ?? {})}`;
 
+/** What a port is for, whatever it is called: its kind, its direction, and what lies on its contacts. */
+const purposeOf = ({ connector, gender, direction, roles }: PartPort): string =>
+  JSON.stringify([connector, gender, direction, roles ?? {}]);
+
+/** Of outputs of a part to one purpose that leave the same open the first. */
+function firstOfLike(steps: readonly PoolStep[]): readonly PoolStep[] {
+  if (steps.length < 2) return steps;
+  const firsts = new Map<string, PoolStep>();
+  for (const one of steps) {
+    const key = `${purposeOf(one.end.port)} ${one.end.state}`;
+    if (!firsts.has(key)) firsts.set(key, one);
+  }
+  return [...firsts.values()];
+}
+
 const firsts = new WeakMap<readonly PartPort[], readonly PartPort[]>();
 
 /** Of several sockets that are as good, the first. */
@@ -62,10 +79,8 @@ export function likeSockets(part: Part, port: PartPort): readonly PartPort[] {
   likes.set(part, byPort);
   const known = byPort.get(port);
   if (known) return known;
-  const what = ({ connector, gender, direction, roles }: PartPort) =>
-    JSON.stringify([connector, gender, direction, roles ?? {}]);
-  const own = what(port);
-  const others = part.ports.filter((other) => other !== port && what(other) === own);
+  const own = purposeOf(port);
+  const others = part.ports.filter((other) => other !== port && purposeOf(other) === own);
   const isAsGood = (other: PartPort) => port.alike !== undefined && other.alike === port.alike;
   const found = [port, ...others.filter(isAsGood), ...others.filter((other) => !isAsGood(other))];
   byPort.set(port, found);
@@ -113,7 +128,14 @@ export function poolOf(parts: readonly Part[]): Pool {
     steps.set(entry.part, (steps.get(entry.part) ?? new Map<string, readonly PoolStep[]>()).set(key, found));
     return found;
   };
-  return { parts: between, entriesFor: (end) => takes(end.port), stepsOver };
+  const likes = new WeakMap<readonly PoolStep[], readonly PoolStep[]>();
+  const stepsOn: Pool['stepsOn'] = (end, entry) => {
+    const steps = stepsOver(end, entry);
+    const known = likes.get(steps) ?? firstOfLike(steps);
+    likes.set(steps, known);
+    return known;
+  };
+  return { parts: between, entriesFor: (end) => takes(end.port), stepsOver, stepsOn };
 }
 
 /** So many ways are kept: memory stays bounded, what is found does not hang on it. */

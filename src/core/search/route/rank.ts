@@ -4,7 +4,7 @@ import { CATALOGUE, isPassiveLink, type Part } from '../../parts';
 import { isDigital } from '../ends';
 import { CLEAR_OF_NOISE, overNoise } from '../settings';
 import type { Rig } from '../../rig';
-import { lowness, TOUCHY, WORTH_A_PART } from '../bother';
+import { EARS_TAKEN, LOW_DECIBEL, lowness, TOUCHY, WORTH_A_PART } from '../bother';
 import { checkOf } from '../../checks';
 import { suppliedPorts } from './charging';
 import type { Cost } from './inventory';
@@ -61,9 +61,6 @@ type Weighed = Pick<Found, 'cost' | 'judged' | 'touchy' | 'rough' | 'apart' | 'l
 
 /** Copying a side over, each time, weighs as much. Ours. */
 const ONE_SIDE = 5;
-
-/** What each dB weighs by which peaks are low. Ours. */
-const LOW_DECIBEL = 8;
 
 /** A note about the plugs, which another lead would cure, weighs more than an adapter to buy, with a piece and a joint more. Ours. */
 const NOTED = 15;
@@ -265,9 +262,13 @@ export function isBoundToPad(layout: Layout, a: Found, prefer?: Preference): boo
   );
 }
 
-/** Whether a layout that nobody has judged sounds as one does that was found, and costs no less. */
-export const soundsAs = ({ sounds }: Layout, cost: Cost, a: Found): boolean =>
-  sounds !== undefined && sounds === a.layout.sounds && a.cost.weight <= cost.weight;
+/** What weighs of a route and might not of another that sounds the same: notes about its plugs, a headphone socket taken, a side left empty. */
+export const sparable = ({ judged, rough, apart }: Found): number =>
+  NOTED * notedIn(judged) + Math.min(rough, EARS_TAKEN) + (isWhole({ judged, apart }) ? 0 : ONE_SIDE);
+
+/** Whether a layout that nobody has judged sounds as one does that was found. */
+export const soundsAs = ({ sounds }: Layout, a: Found): boolean =>
+  sounds !== undefined && sounds === a.layout.sounds;
 
 /** Whether `b` is of the same kind as a better one, and gives nothing that it does not. */
 function isLess(b: Found, a: Found): boolean {

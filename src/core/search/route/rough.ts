@@ -1,6 +1,14 @@
 import type { Facts } from '../../engine';
 import { LOST_DB, outputSides } from '../../checks';
-import { CLEAR_OF_FIRST, EARS_TAKEN, FED_FOR_NOTHING, HEAPED, IN_LINE, SHARED_OUT } from '../bother';
+import {
+  CLEAR_OF_FIRST,
+  CONVERTED_BEHIND,
+  EARS_TAKEN,
+  FED_FOR_NOTHING,
+  HEAPED,
+  IN_LINE,
+  SHARED_OUT,
+} from '../bother';
 import { magnitude, nodeKey } from '../../engine/circuit';
 import { arrivalChains } from '../../engine/levels';
 import { gainToDb } from '../../units';
@@ -100,14 +108,35 @@ const isFedForNothing = ({ rig }: Facts, chains: readonly Chain[]): boolean =>
     return !wantsIt && box !== undefined && feedsCapsules(box);
   });
 
-/** What it weighs that copper or a socket stands where practice takes a box of another kind (common practice). */
-export function roughnessOf(facts: Facts): number {
+/** Whether a part makes numbers of what comes to it, for whatever its port is in. */
+const isSoundDevice = (part: Part | undefined): boolean =>
+  part !== undefined && !part.host && (part.bus?.captures.length ?? 0) > 0;
+
+/**
+ * A box that could give numbers itself, and gives none, is heard by another sound device: practice takes the box by its own port, or one that
+ * mixes and converts. What is there already (`given`) is taken as it can be.
+ */
+const isConvertedBehind = (facts: Facts, chains: readonly Chain[], given: string | undefined): boolean => {
+  const converters = new Set(chains.map(({ stages }) => stages.at(-1)?.placed));
+  const isIdle = (placed: string) => !converters.has(placed) && isSoundDevice(partOf(facts.rig, placed));
+  return chains.some(
+    ({ source, stages }) =>
+      isSoundDevice(partOf(facts.rig, stages.at(-1)?.placed ?? '')) &&
+      stages.some(
+        ({ is, placed }) => is === 'input' && placed !== source && placed !== given && isIdle(placed),
+      ),
+  );
+};
+
+/** What it weighs that copper or a socket stands where practice takes a box of another kind (common practice). `given`: a box that is there. */
+export function roughnessOf(facts: Facts, given?: string): number {
   const chains = arrivalChains(facts);
   return (
     (isHeaped(facts.rig, chains) ? HEAPED : 0) +
     (isInLine(facts, chains) || isLoadedDown(facts, chains) ? IN_LINE : 0) +
     (isSharedOut(facts.rig, chains) ? SHARED_OUT : 0) +
     (takesEars(facts, chains) ? EARS_TAKEN : 0) +
+    (isConvertedBehind(facts, chains, given) ? CONVERTED_BEHIND : 0) +
     (isFedForNothing(facts, chains) ? FED_FOR_NOTHING : 0)
   );
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { findPart } from '../../parts';
-import { couldSeparate, outputsOf } from './sockets';
+import { couldSeparate, mostJoinedIn, outputsOf } from './sockets';
 
 const part = (id: string) => findPart(id)!;
 
@@ -18,6 +18,20 @@ describe('what could stand in the middle of several things', () => {
   it('a mixer with a left and a right, and a device with two channels, keep two sources apart', () => {
     for (const id of ['mixer-rca-only', 'mixer-large', 'interface-two-inputs', 'receiver-two-channel'])
       expect(couldSeparate(part(id), 2), id).toBe(true);
+  });
+
+  // Counted by hand from the sockets that each is described with.
+  it.each([
+    ['mobile-guitar', 1],
+    ['mobile-voice', 1],
+    ['interface-small', 1],
+    ['line-streamer', 2],
+    ['interface-two-inputs', 2],
+    ['receiver-two-channel', 2],
+    ['mixer-rca-only', 4],
+    ['interface-eight-inputs', 8],
+  ])('%s brings so many plugs together at one output at the most: %i', (id, plugs) => {
+    expect(mostJoinedIn(part(id))).toBe(plugs);
   });
 
   it('what has one channel does not, however many sockets it has', () => {

@@ -54,6 +54,21 @@ export const entriesOf = (part: Part): PartPort[] =>
 export const openingsOf = (ports: readonly PartPort[]): number =>
   new Set(ports.map(({ id, opening }) => opening ?? `only ${id}`)).size;
 
+const joined = new WeakMap<Part, number>();
+
+/** How many plugs of things that sound could go into a part at once and be heard by one output of it. */
+export function mostJoinedIn(part: Part): number {
+  const known = joined.get(part);
+  if (known !== undefined) return known;
+  const into = new Map<string, PartPort[]>();
+  for (const entry of entriesOf(part))
+    for (const { port } of throughPart(part, entry, idealEnd(part, entry)))
+      into.set(port.id, [...(into.get(port.id) ?? []), entry]);
+  const most = Math.max(0, ...[...into.values()].map(openingsOf));
+  joined.set(part, most);
+  return most;
+}
+
 const ends = new WeakMap<Part, Map<string, readonly OpenEnd[]>>();
 
 /** What records has outputs, too, that give on what it hears. */

@@ -17,6 +17,7 @@ import {
   firstOfPairs,
   isSide,
   middleEnds,
+  mostJoinedIn,
   openingsOf,
   outputsOf,
   splitEnds,
@@ -308,8 +309,9 @@ const couldStand = (part: Part, { sources, recorders, apart }: Ground): boolean 
   (!apart || sources.length < 3 || (part.captures ?? []).some((c) => c.channels.length >= sources.length)) &&
   openingsOf(joinedAt(part, sources.length)) >= sources.length;
 
-/** Whether its circuit keeps them apart that have to be, and gives as many outputs as there are recorders. */
+/** Whether by its circuit the sources meet at an output, or are kept apart that have to be, and it gives as many outputs as there are recorders. */
 const couldServe = (part: Part, { sources, recorders, apart }: Ground): boolean =>
+  (isPassiveLink(part) || mostJoinedIn(part) >= sources.length) &&
   (!apart || isPassiveLink(part) || couldSeparate(part, sources.length)) &&
   (recorders.length === 1 || outputsOf(part) >= recorders.length);
 

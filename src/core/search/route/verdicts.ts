@@ -91,7 +91,7 @@ export class Verdicts {
         rig,
         judged,
         touchy: isTouchy(facts),
-        rough: roughnessOf(facts),
+        rough: roughnessOf(facts, layout.given),
         lost: lostOf(facts),
       };
     }

@@ -61,6 +61,7 @@ function deviceEnds(part: Part, port: PartPort): OpenEnd[] {
             authenticated,
             hubs,
             draws: 0,
+            peak: 0,
             from: '',
           },
         };

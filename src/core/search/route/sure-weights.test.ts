@@ -1,0 +1,66 @@
+import { describe, expect, it } from 'vitest';
+import { CATALOGUE, findPart } from '../../parts';
+import { PRACTICE, requestOf } from '../../../../testing/practice';
+import { lowBy, LOW_DECIBEL } from '../bother';
+import { partsIn } from './layout';
+import { farthestByNumbers } from './lengths';
+import { LIMITS, search } from './search';
+import { weightOf, type Found } from './rank';
+import type { RouteRequest } from './request';
+
+/** What a search finds, cut by work. */
+function foundFor(request: RouteRequest): readonly Found[] {
+  const steps = search(request, { ...LIMITS, milliseconds: Infinity, steps: 2000 });
+  for (;;) {
+    const next = steps.next();
+    if (next.done) return next.value.found;
+  }
+}
+
+describe('what a chain is known to weigh before anybody judges it', () => {
+  const named = (words: string) => PRACTICE.filter(({ name }) => name.includes(words)).map(requestOf);
+  /** Copper and small sound devices alone: bare microphones come in low. */
+  const poor: RouteRequest[] = ['dynamic-xlr', 'ribbon-xlr', 'dual-mic'].flatMap((source) =>
+    ['phone-ctia', 'phone-usb-c', 'phone-8-pin'].map((host) => ({
+      format: 'symplex-request',
+      version: 1,
+      sources: [{ part: source }],
+      destinations: [{ part: host, app: 'recorder-app' }],
+      catalogue: [
+        'lead-xlr-trrs',
+        'lead-xlr-trs-camera',
+        'splitter-trs',
+        'dongle-usb-c-headset',
+        'dongle-8-pin-headset',
+      ],
+    })),
+  );
+  const ofPoor = poor.flatMap(foundFor);
+  const asked = [...named('a dynamic microphone'), ...named('a ribbon microphone')];
+  const found = [...ofPoor, ...asked.flatMap(foundFor)];
+
+  it('is weighed by what is found, too: by the pipeline’s own peaks it is no less', () => {
+    for (const one of found)
+      expect(one.layout.sure ?? 0, one.kind).toBeLessThanOrEqual(weightOf(one) - one.cost.weight + 1e-6);
+  });
+
+  it('is nearly all that low peaks weigh: the estimate and the pipeline are 2 dB apart at the most', () => {
+    const low = ofPoor.flatMap(({ judged, layout }) => {
+      const by = Math.max(...judged.arrives.map(({ peak }) => lowBy(peak)));
+      return by > 4 ? [{ by, sure: layout.sure ?? 0, parts: partsIn(layout) }] : [];
+    });
+    expect(low.length).toBeGreaterThan(8);
+    for (const { by, sure, parts } of low) expect(sure, parts).toBeGreaterThan(LOW_DECIBEL * (by - 2));
+  });
+});
+
+describe('how far numbers reach', () => {
+  it('a part more adds the five metres at the most in which leads for them are sold', () => {
+    expect(farthestByNumbers(CATALOGUE)).toBe(5);
+    expect(farthestByNumbers([findPart('lead-xlr')!])).toBe(0);
+  });
+
+  it('or what is owned of them, where that is longer', () => {
+    expect(farthestByNumbers([findPart('lead-usb-a-b')!], { 'lead-usb-a-b': [8] })).toBe(8);
+  });
+});
