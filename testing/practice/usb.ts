@@ -83,6 +83,14 @@ export const USB: readonly PracticeCase[] = [
     obstacles: [],
   },
   {
+    name: 'two USB microphones on a laptop, which has sockets for both: there is no way, an app records one sound device (common practice)',
+    from: ['usb-mic-low', 'usb-mic-low'],
+    to: [['laptop-combo', 'multitrack']],
+    wishes: { channels: 'apart' },
+    answers: [],
+    obstacles: [],
+  },
+  {
     name: 'two microphones with USB and XLR: the XLR side into one interface with two inputs',
     from: ['dual-mic', 'dual-mic'],
     to: [['phone-usb-c', 'multitrack']],

@@ -43,7 +43,15 @@ interface Heard {
   readonly phase: readonly [number, number];
   readonly most: number;
   readonly least: number;
+  /** With the converter's own knobs at the least, and all that stand ahead of it at the most. */
+  readonly full: number;
   readonly over: number;
+}
+
+/** The loudest peaks that a converter makes of what comes to it, dBFS: with every knob at the most, and with its own at the least. */
+export interface Peaks {
+  readonly most: number;
+  readonly full: number;
 }
 
 function heardOf(
@@ -66,6 +74,7 @@ function heardOf(
         phase: amplitude.most,
         most: level(amplitude.most) + peak + most,
         least: level(amplitude.least) + peak + least,
+        full: level(amplitude.most) + peak + least,
         over: level(amplitude.most) + crest - SINE_CREST - capture.noise,
       },
     ];
@@ -83,11 +92,8 @@ const stayApart = ({ id, channels }: Capture, heard: Joined['heard']): boolean =
   );
 };
 
-/**
- * The loudest peaks that a converter makes of what comes to it, dBFS with every knob at the most; undefined where it does not hear every
- * sound well: faint, or drowned, or past full scale with every knob down.
- */
-function converts(part: Part, capture: Capture, { heard, sounds, sides }: Joined): number | undefined {
+/** What a converter makes of what comes to it; undefined where it does not hear every sound well: faint, or drowned, or past full scale with every knob down. */
+function converts(part: Part, capture: Capture, { heard, sounds, sides }: Joined): Peaks | undefined {
   const isGone = (n: number) => cancels(heard.get(`${capture.id}#${n}`) ?? []);
   const all: Heard[] = [];
   const bySound = sounds.map(({ crest }, index) =>
@@ -109,7 +115,8 @@ function converts(part: Part, capture: Capture, { heard, sounds, sides }: Joined
   if (sides === 'split' && !stayApart(capture, heard)) return undefined;
   const loudest = Math.max(...all.map(({ most }) => most));
   const on = (side: string) => all.some((one) => one.side === side && one.most > loudest - SIDE_WITHIN);
-  return all.length > 0 && suffices(capture, sides, on('left'), on('right')) ? loudest : undefined;
+  if (all.length === 0 || !suffices(capture, sides, on('left'), on('right'))) return undefined;
+  return { most: loudest, full: Math.max(...all.map(({ full }) => full)) };
 }
 
 /** A jack that looks for a microphone finds one, whatever else is switched on. */
@@ -120,29 +127,31 @@ function isNoticed(joined: Joined, part: Part, capture: Capture): boolean {
   return isTaken(readHeadset(senseResistance(detection, volts(joined.standing(form)))));
 }
 
-/** The most of what is there; undefined where nothing is. */
-const most = (values: readonly number[]): number | undefined =>
-  values.length > 0 ? Math.max(...values) : undefined;
+/** Of what may be made of a sound the most; undefined where nothing is. */
+function loudestOf(all: readonly Peaks[]): Peaks | undefined {
+  if (all.length === 0) return undefined;
+  return {
+    most: Math.max(...all.map(({ most }) => most)),
+    full: Math.min(...all.map(({ full }) => full)),
+  };
+}
 
-/**
- * The loudest peaks that a converter of a part makes of an open end at one of its ports, dBFS with every knob at the most; undefined where
- * none of them hears it well in every reading of the joint.
- */
+/** What a converter of a part makes of an open end at one of its ports; undefined where none of them hears it well in every reading of the joint. */
 export function arrive(
   part: Part,
   entry: PartPort | undefined,
   end: OpenEnd | undefined,
   captures: readonly Capture[],
   voices?: Voices,
-): number | undefined {
+): Peaks | undefined {
   const others = entry && end ? departures(end.port, entry) : [];
-  const peaks: number[] = [];
+  const all: Peaks[] = [];
   for (const reading of [undefined, ...others]) {
-    const peak = inReading(part, entry, end, captures, voices, reading);
-    if (peak === undefined) return undefined;
-    peaks.push(peak);
+    const peaks = inReading(part, entry, end, captures, voices, reading);
+    if (!peaks) return undefined;
+    all.push(peaks);
   }
-  return most(peaks);
+  return loudestOf(all);
 }
 
 function inReading(
@@ -152,12 +161,12 @@ function inReading(
   captures: readonly Capture[],
   voices: Voices | undefined,
   reading: Departure | undefined,
-): number | undefined {
+): Peaks | undefined {
   const passage = passageOf(part, entry ? [entry] : []);
   const joined = join(passage, entry, end, voices, reading, true);
   if (!joined || joined.clipped) return undefined;
   if (!joined.wants.every((want, w) => feeds(want, joined.standing(w), part))) return undefined;
-  return most(
+  return loudestOf(
     captures.flatMap((capture) =>
       isNoticed(joined, part, capture) ? (converts(part, capture, joined) ?? []) : [],
     ),

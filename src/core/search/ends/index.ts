@@ -16,6 +16,6 @@ export {
   exitsOf,
   partsSides,
   passes,
-  recordedPeak,
+  recordedPeaks,
   throughPart,
 } from './steps';

@@ -99,8 +99,8 @@ export function sourceEnds(part: Part, pressure: DbSpl, sides: SidesAsked = 'any
     if (isDigital(port)) {
       if (part.bus?.port !== port.id || part.host) return [];
       const captures = (part.captures ?? []).filter(({ id }) => part.bus?.captures.includes(id));
-      const peak = captures.length > 0 ? arrive(part, undefined, undefined, captures, voices) : undefined;
-      return peak === undefined ? [] : [digitalEnd(part, port, peak)];
+      const peaks = captures.length > 0 ? arrive(part, undefined, undefined, captures, voices) : undefined;
+      return peaks ? [digitalEnd(part, port, peaks.most)] : [];
     }
     return analogueEnds(part, port, voices, sides);
   });

@@ -1,5 +1,5 @@
 import { isPassiveLink, type Part, type PartPort } from '../../parts';
-import { arrive } from './arrive';
+import { arrive, type Peaks } from './arrive';
 import { departures, matingOf, type Departure } from './classes';
 import { copperOf } from './conducts';
 import { digitalEnd, digitalExits, hostTakes } from './digital';
@@ -63,8 +63,8 @@ export function convertedEnd(part: Part, entry: PartPort, end: OpenEnd): OpenEnd
   const captures = (part.captures ?? []).filter(({ id }) => bus?.captures.includes(id));
   const port = bus && part.ports.find(({ id }) => id === bus.port);
   if (!port || captures.length === 0) return [];
-  const peak = arrive(part, entry, end, captures);
-  return peak === undefined ? [] : [digitalEnd(part, port, peak, end.state)];
+  const peaks = arrive(part, entry, end, captures);
+  return peaks ? [digitalEnd(part, port, peaks.most, end.state)] : [];
 }
 
 /** Every way on from an open end through one part that it is plugged into, or that is plugged into it. */
@@ -91,10 +91,11 @@ export function passes(part: Part, entry: PartPort, end: OpenEnd): boolean {
   );
 }
 
-/** Peaks of what a host could record of what comes to one of its ports, dBFS with every knob at the most; undefined where it could not. */
-export function recordedPeak(host: Part, port: PartPort, end: OpenEnd): number | undefined {
+/** What a host could record of what comes to one of its ports; undefined where it could not. */
+export function recordedPeaks(host: Part, port: PartPort, end: OpenEnd): Peaks | undefined {
   if (!matingOf(end.port, port).fits) return undefined;
-  if (end.digital) return hostTakes(host, port, end) ? end.digital.peak : undefined;
+  if (end.digital)
+    return hostTakes(host, port, end) ? { most: end.digital.peak, full: end.digital.peak } : undefined;
   const captures = (host.captures ?? []).filter(
     (one) => one.port === port.id || one.channels.some(({ socket }) => socket === port.id),
   );
@@ -104,4 +105,4 @@ export function recordedPeak(host: Part, port: PartPort, end: OpenEnd): number |
 
 /** Whether a host could record what comes to one of its ports. */
 export const couldRecord = (host: Part, port: PartPort, end: OpenEnd): boolean =>
-  recordedPeak(host, port, end) !== undefined;
+  recordedPeaks(host, port, end) !== undefined;

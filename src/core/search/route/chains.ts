@@ -91,6 +91,13 @@ interface Turn {
   readonly next?: Entry;
 }
 
+/** An open end at a port of a goal, and what it came over. */
+export interface Arrival {
+  readonly port: PartPort;
+  readonly end: OpenEnd;
+  readonly links: readonly Link[];
+}
+
 export interface ChainSearch {
   readonly starts: readonly OpenEnd[];
   readonly goal: Part;
@@ -106,7 +113,7 @@ export interface ChainSearch {
   /** What a bare microphone in a socket for line weighs, wherever on the way it is. */
   readonly inLine: Cost;
   /** What it weighs that something arrives where it does, beside what an end on the way to it does. */
-  readonly rough?: (port: PartPort, end: OpenEnd) => Cost;
+  readonly rough?: (arrival: Arrival) => Cost;
   /** What it weighs for sure that the peaks of what is recorded are no higher, dBFS. */
   readonly low?: (peak: number) => number;
   /** What it weighs, wherever it arrives, that a bare microphone has met no stage on the way. */
@@ -308,7 +315,7 @@ export class ChainFinder {
     const { ports, goal, purse } = this.search;
     for (const port of firstOfEach(ports)) {
       if (standsApart(node.reach, goal, port) || !this.isAccepted(port, node.end)) continue;
-      const there = this.search.rough?.(port, node.end) ?? NOTHING;
+      const there = this.search.rough?.({ port, end: node.end, links: node.links }) ?? NOTHING;
       const whole = plus(plus(node.cost, costFor(0, 0, 1, purse)), owedAtLast(node));
       const bound = plus(plus(whole, node.extra), there);
       const rough = plus(there, this.sureOf(node.end));

@@ -1,11 +1,12 @@
 import { isPassiveLink, type Part, type PartPort } from '../../parts';
-import { couldRecord, isBare, passes, recordedPeak, sendsOf, type OpenEnd } from '../ends';
+import { couldRecord, isBare, passes, recordedPeaks, sendsOf, type OpenEnd } from '../ends';
 import { LONGEST_RUN } from '../../checks';
 import { UNBALANCED_METRES } from '../../engine/levels';
-import { IN_LINE, LOW_DECIBEL, lowBy, SHARED_OUT } from '../bother';
+import { FAR_DOWN, IN_LINE, LOW_DECIBEL, lowBy, SHARED_OUT, TOUCHY } from '../bother';
 import { needsHub } from './carried';
 import { boundsKnown, boundsTo, type Goal, type KnownBounds } from './bounds';
-import { ChainFinder } from './chains';
+import { ChainFinder, type Arrival } from './chains';
+import { hasKnobs } from './touchy';
 import { reachFrom } from './reach';
 import { chargesThrough } from './charging';
 import { endsOfSource, type Ground } from './ground';
@@ -70,10 +71,20 @@ export class LegStore {
     return (LOW_DECIBEL * lowBy(peak + ESTIMATED)) / Math.max(sources.length, recorders.length);
   };
 
-  /** The same of what comes to a recorder as a voltage: what comes as numbers has it from its converter. */
-  private lowAt(recorder: Piece, port: PartPort, end: OpenEnd): Cost {
-    const peak = end.digital ? undefined : recordedPeak(recorder.part, port, end);
-    return peak === undefined ? NOTHING : { ...NOTHING, weight: this.low(peak) };
+  /**
+   * What it weighs for sure that something comes to a recorder as a voltage (what comes as numbers has it from its converter): low peaks, and
+   * knobs that alone keep what is sent by nothing but copper from clipping there.
+   */
+  private sureAt(recorder: Piece, { port, end, links }: Arrival, sender: Part | undefined): Cost {
+    const peaks = end.digital ? undefined : recordedPeaks(recorder.part, port, end);
+    if (!peaks) return NOTHING;
+    const isMisfit =
+      sender !== undefined &&
+      hasKnobs(sender) &&
+      links.every(({ part }) => isPassiveLink(part)) &&
+      peaks.full - ESTIMATED >= FAR_DOWN;
+    const touchy = isMisfit ? TOUCHY / this.ground.recorders.length : 0;
+    return { ...NOTHING, weight: this.low(peaks.most) + touchy };
   }
 
   /** What it weighs that a bare microphone comes into a part in the middle: into copper that shares it out. */
@@ -212,7 +223,7 @@ export class LegStore {
         ceiling: ground.ceiling,
         inLine: this.inLine,
         low: this.low,
-        rough: (port, end) => this.lowAt(recorder, port, end),
+        rough: (arrival) => this.sureAt(recorder, arrival, first?.begins ? undefined : first?.part),
         startsDiffer: ground.callers,
         ...(this.couldPad(middle) && {
           needless: (from: PartPort, parts: readonly Part[]) => ground.needless(from, parts, middle),
@@ -283,7 +294,7 @@ export class LegStore {
         ceiling: ground.ceiling,
         inLine: this.inLine,
         low: this.low,
-        rough: (port, end) => this.roughAt(middle, port, end),
+        rough: ({ port, end }) => this.roughAt(middle, port, end),
         ...(unboxed !== undefined && { unboxed }),
         course: isFar ? farCourse(middle, reachByNumbers(ground.request)) : FREE,
         accepts: (port, end) => passes(middle, port, end),

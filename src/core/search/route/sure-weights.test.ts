@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findPart } from '../../parts';
 import { PRACTICE, requestOf } from '../../../../testing/practice';
-import { lowBy, LOW_DECIBEL } from '../bother';
+import { lowBy, LOW_DECIBEL, TOUCHY } from '../bother';
+import { plan } from '../../../../testing/by-steps';
 import { partsIn } from './layout';
 import { farthestByNumbers } from './lengths';
 import { LIMITS, search } from './search';
@@ -51,6 +52,37 @@ describe('what a chain is known to weigh before anybody judges it', () => {
     });
     expect(low.length).toBeGreaterThan(8);
     for (const { by, sure, parts } of low) expect(sure, parts).toBeGreaterThan(LOW_DECIBEL * (by - 2));
+  });
+});
+
+describe('what sends at full level into a microphone input', () => {
+  const ofMixer = foundFor({
+    format: 'symplex-request',
+    version: 1,
+    sources: [{ part: 'dynamic-xlr' }],
+    through: 'mixer-large',
+    destinations: [{ part: 'camera-trs' }],
+    catalogue: ['lead-xlr', 'lead-headphones-aux', 'lead-rca-pair-trs', 'pad-jack-40'],
+  });
+
+  it('weighs as touchy before it is judged, where nothing but copper pads it, and is so', () => {
+    const touchy = ofMixer.filter((one) => one.touchy);
+    const padded = ofMixer.filter((one) => !one.touchy);
+    expect(padded.length).toBeGreaterThan(0);
+    for (const one of touchy) expect(one.layout.sure, partsIn(one.layout)).toBeGreaterThanOrEqual(TOUCHY);
+    for (const one of padded) expect(one.layout.sure ?? 0, partsIn(one.layout)).toBe(0);
+  });
+
+  it('so that of what is alike nobody has to judge more than a few', () => {
+    const result = plan({
+      format: 'symplex-request',
+      version: 1,
+      sources: [{ part: 'dynamic-xlr' }],
+      through: 'mixer-large',
+      destinations: [{ part: 'camera-trs' }],
+    });
+    expect(result.routes[0]?.buy.map(({ part }) => part)).toContain('pad-jack-40');
+    expect(result.searched).toBeLessThan(20);
   });
 });
 

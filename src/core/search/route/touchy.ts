@@ -7,9 +7,13 @@ import type { Chain, Stage } from '../../engine/flow';
 
 const roomOf = ({ clipLevel, peak }: Stage): number => (clipLevel === null ? NaN : clipLevel - peak);
 
-/** Whether a person turns a stage's part by knobs. */
-const hasKnobs = (rig: Rig, { placed }: Stage): boolean =>
-  (partOf(rig, placed)?.settings ?? []).some(({ kind }) => kind === 'knob');
+/** Whether a person turns a part by knobs. */
+export const hasKnobs = ({ settings = [] }: Part): boolean => settings.some(({ kind }) => kind === 'knob');
+
+const isTurned = (rig: Rig, { placed }: Stage): boolean => {
+  const part = partOf(rig, placed);
+  return part !== undefined && hasKnobs(part);
+};
 
 const isMisfit = (rig: Rig, { stages }: Chain): boolean => {
   const last = stages.at(-1);
@@ -19,7 +23,7 @@ const isMisfit = (rig: Rig, { stages }: Chain): boolean => {
       (stage) =>
         stage.is === 'output' &&
         stage.placed !== last.placed &&
-        hasKnobs(rig, stage) &&
+        isTurned(rig, stage) &&
         roomOf(stage) - roomOf(last) >= FAR_DOWN,
     )
   );
