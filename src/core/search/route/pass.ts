@@ -25,6 +25,7 @@ import {
 import type { RouteRequest } from './request';
 import { couldReachSides } from './reached';
 import { overruns } from './runs';
+import { turnedToSource } from './turned';
 import type { Ground, GroundOfPass } from './ground';
 import { streamsOf, type Stream } from './streams';
 import { passesCharge } from './vias';
@@ -134,7 +135,7 @@ export class Search {
   }
 
   private offer(offered: Layout): void {
-    const layout = straightened(offered);
+    const layout = straightened(turnedToSource(offered));
     const cost = layoutCost(layout, this.stock.purse);
     const least = leastOf(layout, cost);
     const turn = { ...cost, weight: least };
