@@ -3,7 +3,7 @@ export type { Analogue, Beginning, Digital, OpenEnd, Sides, SidesAsked } from '.
 export { isBare, isDigital } from './end';
 export { copperOf } from './conducts';
 export { channelsOf, idealEnd, pairEnd, splitEnd } from './ideal';
-export { drivesReached, isCoupled, outletPairs } from './outlets';
+export { drivesReached, isCoupled, isDriven, outletPairs } from './outlets';
 export { isBoundToDull, isTender, listens, onEveryPair } from './edge';
 export { standApart } from './leave';
 export { nodesOfPort } from './passage';

@@ -26,6 +26,10 @@ export function outletPairs(part: Part, exit: PartPort, drive: string): Pairs {
   return found;
 }
 
+/** Whether a stage of a part gives its sound by a port. */
+export const isDriven = (part: Part, exit: PartPort): boolean =>
+  part.circuit.some((e) => e.kind === 'drive' && outletPairs(part, exit, e.id).length > 0);
+
 /** The stages of a part that something at one of its ports reaches. */
 export function drivesReached(part: Part, entry: PartPort, end: OpenEnd): ReadonlySet<string> {
   const passage = passageOf(part, [entry]);

@@ -91,8 +91,9 @@ interface Turn {
   readonly next?: Entry;
 }
 
-/** An open end at a port of a goal, and what it came over. */
+/** An open end at a port of a goal, and what it came from and over. */
 export interface Arrival {
+  readonly from: PartPort;
   readonly port: PartPort;
   readonly end: OpenEnd;
   readonly links: readonly Link[];
@@ -315,7 +316,7 @@ export class ChainFinder {
     const { ports, goal, purse } = this.search;
     for (const port of firstOfEach(ports)) {
       if (standsApart(node.reach, goal, port) || !this.isAccepted(port, node.end)) continue;
-      const there = this.search.rough?.({ port, end: node.end, links: node.links }) ?? NOTHING;
+      const there = this.search.rough?.({ ...node, port }) ?? NOTHING;
       const whole = plus(plus(node.cost, costFor(0, 0, 1, purse)), owedAtLast(node));
       const bound = plus(plus(whole, node.extra), there);
       const rough = plus(there, this.sureOf(node.end));

@@ -1,5 +1,5 @@
 import { isPassiveLink, type Part, type PartPort } from '../../parts';
-import { couldRecord, isBare, passes, recordedPeaks, sendsOf, type OpenEnd } from '../ends';
+import { couldRecord, isBare, isDriven, passes, recordedPeaks, sendsOf, type OpenEnd } from '../ends';
 import { LONGEST_RUN } from '../../checks';
 import { UNBALANCED_METRES } from '../../engine/levels';
 import { FAR_DOWN, IN_LINE, LOW_DECIBEL, lowBy, SHARED_OUT, TOUCHY } from '../bother';
@@ -75,12 +75,13 @@ export class LegStore {
    * What it weighs for sure that something comes to a recorder as a voltage (what comes as numbers has it from its converter): low peaks, and
    * knobs that alone keep what is sent by nothing but copper from clipping there.
    */
-  private sureAt(recorder: Piece, { port, end, links }: Arrival, sender: Part | undefined): Cost {
+  private sureAt(recorder: Piece, { from, port, end, links }: Arrival, sender: Part | undefined): Cost {
     const peaks = end.digital ? undefined : recordedPeaks(recorder.part, port, end);
     if (!peaks) return NOTHING;
     const isMisfit =
       sender !== undefined &&
       hasKnobs(sender) &&
+      isDriven(sender, from) &&
       links.every(({ part }) => isPassiveLink(part)) &&
       peaks.full - ESTIMATED >= FAR_DOWN;
     const touchy = isMisfit ? TOUCHY / this.ground.recorders.length : 0;

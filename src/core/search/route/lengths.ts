@@ -36,11 +36,9 @@ export const priceOf = (part: Part, length?: number): number =>
     ? part.price
     : Math.round(part.price + (length - part.length) * PRICE_A_METRE);
 
-/** The most metres that one more part adds to a way of numbers, as such are sold or owned in lengths that are written down. */
-export const farthestByNumbers = (parts: readonly Part[], lengths: Purse['lengths'] = {}): number =>
-  Math.max(
-    0,
-    ...parts
-      .filter(({ ports }) => ports.filter(isDigital).length > 1)
-      .map((part) => Math.max(farthest(part), ...(lengths[part.id] ?? []))),
-  );
+/** The most metres that one more part adds to a way of numbers, as such are sold; Infinity where a longer one is owned. */
+export function farthestByNumbers(parts: readonly Part[], lengths: Purse['lengths'] = {}): number {
+  const links = parts.filter(({ ports }) => ports.filter(isDigital).length > 1);
+  const most = Math.max(0, ...links.map(farthest));
+  return links.some(({ id }) => (lengths[id] ?? []).some((metres) => metres > most)) ? Infinity : most;
+}

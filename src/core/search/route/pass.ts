@@ -125,13 +125,13 @@ export class Search {
   private wholes(layout: Layout): readonly Layout[] {
     const least = leastOf(layout, layoutCost(layout, this.stock.purse));
     if (this.ceiling && least > this.ceiling.weight + SAME) return [];
-    const isOutdone = this.found.some(
+    const hasBetter = this.found.some(
       (one) =>
         one.kind === layout.kind &&
         this.weigh(one) <= least &&
         (leavesHeadphones(one.layout) || !leavesHeadphones(layout)),
     );
-    return isOutdone ? [] : completed(layout, this.request, this.stock);
+    return hasBetter ? [] : completed(layout, this.request, this.stock);
   }
 
   private offer(offered: Layout): void {
@@ -164,7 +164,8 @@ export class Search {
     const { verdict, fresh } = this.verdicts.of(layout);
     if (fresh) this.judged += 1;
     if (!verdict.answers) {
-      for (const repaired of verdict.repaired) this.offer(repaired);
+      // What is put in may spare what its chains weighed for sure.
+      for (const repaired of verdict.repaired) this.offer({ ...repaired, sure: 0 });
       return;
     }
     const { rig, judged, touchy, rough, lost } = verdict;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { findPart } from '../../parts';
-import { couldSeparate, mostJoinedIn, outputsOf } from './sockets';
+import { couldPart, couldSeparate, mostJoinedIn, outputsOf } from './sockets';
 
 const part = (id: string) => findPart(id)!;
 
@@ -32,6 +32,13 @@ describe('what could stand in the middle of several things', () => {
     ['interface-eight-inputs', 8],
   ])('%s brings so many plugs together at one output at the most: %i', (id, plugs) => {
     expect(mostJoinedIn(part(id))).toBe(plugs);
+  });
+
+  it('a splitter of left and right keeps two sources apart, one that ties its sockets does not', () => {
+    for (const id of ['splitter-left-right', 'lead-breakout-jacks', 'lead-rca-pair-trs'])
+      expect(couldPart(part(id)), id).toBe(true);
+    for (const id of ['splitter-headphones', 'splitter-two-mics', 'splitter-trs'])
+      expect(couldPart(part(id)), id).toBe(false);
   });
 
   it('what has one channel does not, however many sockets it has', () => {

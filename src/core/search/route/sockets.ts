@@ -9,6 +9,7 @@ import {
   idealEnd,
   isDigital,
   splitEnd,
+  standApart,
   throughPart,
   type OpenEnd,
   type SidesAsked,
@@ -136,6 +137,28 @@ export function couldSeparate(part: Part, sources: number): boolean {
   separating.set(part, known);
   const found = known.get(sources) ?? separates(part, sources);
   known.set(sources, found);
+  return found;
+}
+
+const parting = new WeakMap<Part, boolean>();
+
+/** Whether what comes into copper by two of its sockets, on all their contacts, leaves it by some plug each on a contact of its own. What ties its sockets to one another keeps nothing apart. */
+export function couldPart(part: Part): boolean {
+  const known = parting.get(part);
+  if (known !== undefined) return known;
+  const leaving = (entry: PartPort, exit: PartPort) => exitEnd(part, entry, idealEnd(part, entry), exit);
+  const entries = entriesOf(part);
+  const found = entries.some((one) =>
+    entries.some(
+      (other) =>
+        other !== one &&
+        exitsOf(part, one).some((exit) => {
+          const [a, b] = exit === other ? [] : [leaving(one, exit), leaving(other, exit)];
+          return a !== undefined && b !== undefined && standApart(a, b);
+        }),
+    ),
+  );
+  parting.set(part, found);
   return found;
 }
 

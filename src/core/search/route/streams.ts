@@ -12,6 +12,7 @@ import { LegStore, type Stand } from './leg-store';
 import { Legs } from './legs';
 import {
   assign,
+  couldPart,
   couldSeparate,
   entriesOf,
   firstOfPairs,
@@ -312,7 +313,7 @@ const couldStand = (part: Part, { sources, recorders, apart }: Ground): boolean 
 /** Whether by its circuit the sources meet at an output, or are kept apart that have to be, and it gives as many outputs as there are recorders. */
 const couldServe = (part: Part, { sources, recorders, apart }: Ground): boolean =>
   (isPassiveLink(part) || mostJoinedIn(part) >= sources.length) &&
-  (!apart || isPassiveLink(part) || couldSeparate(part, sources.length)) &&
+  (!apart || (isPassiveLink(part) ? couldPart(part) : couldSeparate(part, sources.length))) &&
   (recorders.length === 1 || outputsOf(part) >= recorders.length);
 
 /** A stream for each part that could stand in the middle. What is bought for the middle of a long way stands at either end of it. */

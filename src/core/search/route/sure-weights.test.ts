@@ -92,7 +92,9 @@ describe('how far numbers reach', () => {
     expect(farthestByNumbers([findPart('lead-xlr')!])).toBe(0);
   });
 
-  it('or what is owned of them, where that is longer', () => {
-    expect(farthestByNumbers([findPart('lead-usb-a-b')!], { 'lead-usb-a-b': [8] })).toBe(8);
+  it('or nobody knows how many, where a longer one is owned', () => {
+    const lead = findPart('lead-usb-a-b')!;
+    expect(farthestByNumbers([lead], { 'lead-usb-a-b': [8] })).toBe(Infinity);
+    expect(farthestByNumbers([lead], { 'lead-usb-a-b': [2] })).toBe(5);
   });
 });
