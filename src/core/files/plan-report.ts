@@ -40,7 +40,7 @@ export interface PlanReport {
   }[];
   readonly searched: number;
   readonly complete: boolean;
-  /** Where it is not complete: nothing that weighs less, money and bother, is left unseen; null where that is not known. */
+  /** Where it is not complete: nothing that weighs less, money, bother and what is known of its sound, is left unseen; null where that is not known. */
   readonly ruledOut: number | null;
   /** So many of the first routes are known to be the best: none that is as good is left unseen. */
   readonly sure: number;

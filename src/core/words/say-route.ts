@@ -83,7 +83,7 @@ export function sayCut({ complete, ruledOut, late, sure = 0 }: Omit<Plan, 'route
   const cut = late ? 'Cut short by time' : 'Cut short';
   if (ruledOut === undefined || ruledOut < 1 || !Number.isFinite(ruledOut))
     return sure === 0 ? ` ${cut}: what was not looked at is not known.` : ` ${cut}. ${saySure(sure)}.`;
-  const weight = `weighs under ${Math.floor(ruledOut)}, money and bother`;
+  const weight = `weighs under ${Math.floor(ruledOut)}, money, bother and sound`;
   return sure === 0
     ? ` ${cut}: nothing that ${weight}, is left unseen.`
     : ` ${cut}. ${saySure(sure)}, and nothing else that ${weight}.`;

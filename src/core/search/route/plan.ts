@@ -34,7 +34,7 @@ export interface Plan {
   readonly problem?: RequestProblem;
   readonly searched: number;
   readonly complete: boolean;
-  /** Where it is not complete: nothing that weighs less, money and bother, is left unseen. */
+  /** Where it is not complete: nothing that weighs less, money, bother and what is known of its sound, is left unseen. */
   readonly ruledOut?: number;
   /** So many of the first ways are known to be the best: none that is as good is left unseen. */
   readonly sure?: number;

@@ -42,7 +42,7 @@ export interface SearchResult {
   readonly searched: number;
   /** Nothing better is left: no limit cut the search. */
   readonly complete: boolean;
-  /** Where a limit cut it: nothing that weighs less than this, money and bother, is left unseen. */
+  /** Where a limit cut it: nothing that weighs less than this, money, bother and what is known of its sound, is left unseen. */
   readonly ruledOut?: number;
   /** So many of the first are known to be the best: none that is as good is left unseen. */
   readonly sure: number;
