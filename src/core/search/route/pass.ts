@@ -25,7 +25,7 @@ import {
 import type { RouteRequest } from './request';
 import { couldReachSides } from './reached';
 import { overruns } from './runs';
-import { turnedToSource } from './turned';
+import { turnedWithin } from './turned';
 import type { Ground, GroundOfPass } from './ground';
 import { streamsOf, type Stream } from './streams';
 import { passesCharge } from './vias';
@@ -135,7 +135,7 @@ export class Search {
   }
 
   private offer(offered: Layout): void {
-    const layout = straightened(turnedToSource(offered));
+    const layout = straightened(turnedWithin(offered, this.request));
     const cost = layoutCost(layout, this.stock.purse);
     const least = leastOf(layout, cost);
     const turn = { ...cost, weight: least };

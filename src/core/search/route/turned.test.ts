@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { layLayout } from '../../../../testing/lay-layout';
 import type { Layout } from './layout';
-import { turnedToSource } from './turned';
+import type { RouteRequest } from './request';
+import { turnedToSource, turnedWithin } from './turned';
 
 const joined = ({ joints }: Layout): string[] =>
   joints.map(({ plug, jack }) => `${plug.part}.${plug.port} ${jack.part}.${jack.port}`).sort();
@@ -38,6 +39,29 @@ describe('a splitter that shares out an output', () => {
       'patch.trrs phone.jack',
     ];
     expect(joined(turnedToSource(laid(PIECES, backward, 'receiver')))).toEqual(RIGHT);
+  });
+
+  it('lies as it was found where a recorder would be too far from it the other way', () => {
+    const joints = [
+      'lead.a splitter.one',
+      'lead.b receiver.out',
+      'splitter.plug camera.mic',
+      'patch.trs splitter.two',
+      'patch.trrs phone.jack',
+    ];
+    const layout: Layout = {
+      ...laid(PIECES, joints, 'receiver'),
+      recorders: ['camera', 'phone'],
+    };
+    const metresTo = (metres: number): RouteRequest => ({
+      format: 'symplex-request',
+      version: 1,
+      sources: [{ part: 'receiver-trs', place: 'stage' }],
+      destinations: [{ part: 'camera-trs' }, { part: 'phone-ctia', place: 'desk' }],
+      distances: [{ from: 'stage', to: 'desk', metres }],
+    });
+    expect(turnedWithin(layout, metresTo(0.3))).toBe(layout);
+    expect(joined(turnedWithin(layout, metresTo(0.1)))).toEqual(RIGHT);
   });
 
   it('lies as it is where it lies so already', () => {

@@ -3,6 +3,8 @@ import { mate } from '../../plugs';
 import type { Joint } from '../../rig';
 import { copperOf, nodesOfPort } from '../ends';
 import { pieceOf, type Layout, type Piece } from './layout';
+import type { RouteRequest } from './request';
+import { isBridged, stretchesOf } from './runs';
 
 /** Whether each contact of a part’s ports is one conductor with the same contact of every other: it is all one which is which. */
 function isTiedThrough(part: Part): boolean {
@@ -96,4 +98,10 @@ export function turnedToSource(layout: Layout): Layout {
     return turnedToSource({ ...layout, joints });
   }
   return layout;
+}
+
+/** The same, where what a request wants bridged is bridged even so: the lead behind a splitter no longer leads to all that hangs in it. */
+export function turnedWithin(layout: Layout, request: RouteRequest): Layout {
+  const turned = turnedToSource(layout);
+  return turned === layout || isBridged(turned, stretchesOf(turned, request)) ? turned : layout;
 }
