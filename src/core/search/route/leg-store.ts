@@ -52,7 +52,7 @@ interface Stretch {
   readonly asVoltage?: boolean;
 }
 
-/** Peaks are estimated to so many dB: ends whose figures differ by an eighth are one. */
+/** Peaks are estimated to so many dB: ends whose figures differ by an eighth are one, and what is recorded is told in whole dB. Ours. */
 const ESTIMATED = 1;
 
 /** Legs that ask for the same way are one. */
