@@ -117,6 +117,10 @@ const made = [
   ['src/core/files/validate-request.generated.mjs', () => validator(REQUEST_SCHEMA, RIG_SCHEMA, PART_SCHEMA)],
   ['src/store/usual.generated.ts', usualRigs],
   ['docs/findings.md', () => madeBy('src/core/words/findings-page.ts', 'findingsPage')],
+  [
+    'src/core/search/route/middles.generated.ts',
+    () => madeBy('src/core/search/route/middles-file.ts', 'middlesFile'),
+  ],
   ['src/core/search/route/ways.generated.ts', () => madeBy('src/core/search/route/ways-file.ts', 'waysFile')],
 ];
 

@@ -9,4 +9,7 @@ export interface Told extends Progress {
 export interface PlannerProtocol {
   /** Searches to the end, or for so long where it is said, telling on the way how far it is. */
   plan(request: RouteRequest, milliseconds: number | undefined, tell: (told: Told) => void): Plan;
+
+  /** Works out what every search needs, a little at a time, until the first search is asked for. */
+  makeReady(): Promise<void>;
 }

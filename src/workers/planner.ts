@@ -22,6 +22,9 @@ export interface Search {
   readonly cancel: () => void;
 }
 
+/** Lets the thread make itself ready while nobody asks it anything; that it cannot will be told with the first question. */
+export const makeReady = (): void => void asked.calls.makeReady().catch(() => undefined);
+
 const startOn = (
   thread: Thread<PlannerProtocol>,
   request: RouteRequest,
@@ -32,7 +35,7 @@ const startOn = (
   cancel: () => thread.stop(),
 });
 
-/** Searches in a thread of its own, which is kept warm until a search is broken off; `milliseconds`: for longer than is usual. The answer rejects with `ThreadDied`. */
+/** Searches in a thread of its own, which is kept warm; `milliseconds`: for longer than is usual. The answer rejects with `ThreadDied`. */
 export const startSearch = (
   request: RouteRequest,
   milliseconds: number | undefined,

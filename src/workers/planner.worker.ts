@@ -1,12 +1,20 @@
 import { expose } from 'comlink';
 import { LIMITS, planSteps } from '../core/search/route';
 import type { PlannerProtocol } from './planner-protocol';
+import { WARMING, WARMING_EACH } from './warming';
 
 /** Told no oftener than this, ms; the first way at once. */
 const TELL_EVERY = 80;
 
+/** Somebody has asked: nothing is made ready any more. */
+let isAsked = false;
+
+/** Lets what was asked meanwhile come first. */
+const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
+
 const planner: PlannerProtocol = {
   plan(request, milliseconds = LIMITS.milliseconds, tell) {
+    isAsked = true;
     const steps = planSteps(request, { ...LIMITS, milliseconds });
     let told = performance.now();
     let known = 0;
@@ -19,6 +27,13 @@ const planner: PlannerProtocol = {
       known = progress.found;
       tell({ ...progress, ...(isNew && soFar && { routes: soFar() }) });
       told = performance.now();
+    }
+  },
+
+  async makeReady() {
+    for (const request of WARMING) {
+      const steps = planSteps(request, { ...LIMITS, milliseconds: WARMING_EACH });
+      while (!isAsked && !steps.next().done) await breath();
     }
   },
 };

@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Plan, Route, RouteRequest } from '../../core/search/route';
-import { startSearch, type Search } from '../../workers/planner';
+import { makeReady, startSearch, type Search } from '../../workers/planner';
 import { sayThreadTrouble } from '../shared/thread-trouble';
 
 interface Searching {
@@ -44,6 +44,7 @@ export function usePlan() {
     running.current = undefined;
   }, []);
   useEffect(() => end, [end]);
+  useEffect(makeReady, []);
   const ask = useCallback(
     (request: RouteRequest, longer?: Longer) => {
       if (running.current) end();
@@ -74,6 +75,7 @@ export function usePlan() {
   );
   const stop = useCallback(() => {
     end();
+    makeReady();
     setPlanning((now) =>
       now.state === 'searching' ? { state: 'stopped', plan: planSoFar(now), request: now.request } : now,
     );

@@ -139,9 +139,11 @@ function passesOf(grades: readonly number[], request: RouteRequest): Pass[] {
 
 /** A search that has not ended after so many steps waits until chains of so few parts were searched to their end: what they give bounds the rest. */
 const PLAIN_STEPS = 2000;
+/** Of one source much more: its long chains end sooner, and what short ones give is soon found by them as well. */
+const PLAIN_STEPS_OF_ONE = 6000;
 /** After so much of it, or so many layouts judged, the cheapest over each box is looked at first. */
-const BOX_STEPS = 2000;
-const BOX_JUDGED = 10;
+const BOX_STEPS = 4000;
+const BOX_JUDGED = 15;
 const SHORT = 3;
 /** Of the time that a search has, so much goes to short chains at the most. */
 const SHORT_SHARE = 0.4;
@@ -185,17 +187,21 @@ function lookedAt(run: Search, { judged, found, lefts, passOf }: Before): Looked
   };
 }
 
-/** Whoever runs a search has a say after so many of its turns, and when something was found. */
+/** Whoever runs a search has a say after so many of its turns or so many ms, and when something was found. */
 const TURNS = 64;
+const TELL_AFTER = 50;
 
 /** Goes on with a run to its end, or until it is to stop; gives the weight under which nothing is left unseen. */
 function* goOn(run: Search, stop: () => boolean, before: Before): Generator<Looked, number> {
   let told = run.found.length;
+  let since = performance.now();
   for (let turn = 1; run.proceed(); turn += 1) {
     if (stop()) return Math.min(run.least ?? Infinity, run.cut);
     const isNew = run.found.length !== told;
     told = run.found.length;
-    if (isNew || turn % TURNS === 0) yield lookedAt(run, before);
+    if (!isNew && turn % TURNS !== 0 && performance.now() - since < TELL_AFTER) continue;
+    yield lookedAt(run, before);
+    since = performance.now();
   }
   return run.cut;
 }
@@ -228,7 +234,7 @@ interface Aside {
 /** The cheapest over each box, where there is one chain; then all chains of few parts. */
 const asidesFor = (ground: Pick<Ground, 'middle' | 'sources' | 'recorders'>): readonly Aside[] => [
   ...(isOneChain(ground) ? [{ after: BOX_STEPS, orJudged: BOX_JUDGED, shapes: streamsByBox }] : []),
-  { after: PLAIN_STEPS },
+  { after: ground.sources.length === 1 ? PLAIN_STEPS_OF_ONE : PLAIN_STEPS },
 ];
 
 /** One pass: at once to its end where that is near, else by way of other searches. */

@@ -5,7 +5,8 @@ import { withChain, withPiece, type Layout } from './layout';
 import type { LegStore } from './leg-store';
 import { Legs } from './legs';
 import type { PartChain } from './chains';
-import { assign, couldSeparate, entriesOf, firstOfPairs, middleEnds, openingsOf, outputsOf } from './sockets';
+import { middleOf } from './middles';
+import { assign, entriesOf, firstOfPairs, middleEnds, openingsOf } from './sockets';
 import { kindOfChain } from './chain-kinds';
 
 /** Sources join in a part with too few outputs for all that record, and copper at its output shares out what leaves it. */
@@ -20,13 +21,13 @@ export interface SharedOn {
 
 /** Copper with one way in and a way out for each of so many recorders. */
 const canShare = (part: Part, recorders: number): boolean =>
-  isPassiveLink(part) && part.ports.length === recorders + 1 && outputsOf(part) >= recorders;
+  isPassiveLink(part) && part.ports.length === recorders + 1 && middleOf(part).outputs >= recorders;
 
 /** Where so many sources come in beside a socket by which sound leaves, and there are fewer of these than recorders. */
 const needsShare = (part: Part, { sources, recorders, apart }: Ground): boolean =>
   !isPassiveLink(part) &&
-  (!apart || couldSeparate(part, sources.length)) &&
-  outputsOf(part) < recorders.length &&
+  (!apart || middleOf(part).apart >= sources.length) &&
+  middleOf(part).outputs < recorders.length &&
   middleEnds(part).some(
     ({ analogue, port }) =>
       analogue !== undefined &&

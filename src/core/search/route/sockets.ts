@@ -9,7 +9,6 @@ import {
   idealEnd,
   isDigital,
   splitEnd,
-  standApart,
   throughPart,
   type OpenEnd,
   type SidesAsked,
@@ -55,25 +54,10 @@ export const entriesOf = (part: Part): PartPort[] =>
 export const openingsOf = (ports: readonly PartPort[]): number =>
   new Set(ports.map(({ id, opening }) => opening ?? `only ${id}`)).size;
 
-const joined = new WeakMap<Part, number>();
-
-/** How many plugs of things that sound could go into a part at once and be heard by one output of it. */
-export function mostJoinedIn(part: Part): number {
-  const known = joined.get(part);
-  if (known !== undefined) return known;
-  const into = new Map<string, PartPort[]>();
-  for (const entry of entriesOf(part))
-    for (const { port } of throughPart(part, entry, idealEnd(part, entry)))
-      into.set(port.id, [...(into.get(port.id) ?? []), entry]);
-  const most = Math.max(0, ...[...into.values()].map(openingsOf));
-  joined.set(part, most);
-  return most;
-}
-
 const ends = new WeakMap<Part, Map<string, readonly OpenEnd[]>>();
 
 /** What records has outputs, too, that give on what it hears. */
-const beyond = (part: Part, entry: PartPort, end: OpenEnd): OpenEnd[] =>
+export const beyond = (part: Part, entry: PartPort, end: OpenEnd): OpenEnd[] =>
   part.host
     ? exitsOf(part, entry).flatMap((exit) => exitEnd(part, entry, end, exit) ?? [])
     : throughPart(part, entry, end);
@@ -92,73 +76,6 @@ export function middleEnds(part: Part, sides: SidesAsked = 'any'): readonly Open
   // By an entry for one side of two comes one side of two.
   const found = once.map(({ entry, end }) => (isSide(entry) ? halved(asked(end, sides)) : asked(end, sides)));
   bySides.set(sides, found);
-  return found;
-}
-
-const mostOutputs = new WeakMap<Part, number>();
-
-/** By how many of its ports what enters a part by one of them may leave it at the most. */
-export function outputsOf(part: Part): number {
-  const known = mostOutputs.get(part);
-  if (known !== undefined) return known;
-  const found = entriesOf(part).map((entry) =>
-    openingsOf(beyond(part, entry, idealEnd(part, entry)).map(({ port }) => port)),
-  );
-  const most = Math.max(0, ...found);
-  mostOutputs.set(part, most);
-  return most;
-}
-
-const separating = new WeakMap<Part, Map<number, boolean>>();
-
-/** Outputs that one chain and the other half of a pair leave by together. */
-const likeOutput = (one: PartPort, other: PartPort): boolean =>
-  one.connector === other.connector && one.gender === other.gender && one.direction === other.direction;
-
-function separates(part: Part, sources: number): boolean {
-  if ((part.captures ?? []).some(({ channels }) => channels.length >= sources)) return true;
-  const reached = entriesOf(part).flatMap((entry) =>
-    throughPart(part, entry, idealEnd(part, entry)).map(({ port, analogue }) => ({ entry, port, analogue })),
-  );
-  return reached.some(({ port }) => {
-    const alike = reached.filter((one) => one.entry !== port && likeOutput(one.port, port));
-    const places = alike.flatMap(({ port: { id }, analogue }) =>
-      (analogue?.pairs ?? []).flatMap((pair) => pair.map((contact) => `${id} ${contact}`)),
-    );
-    // One contact of an output is what the others stand against.
-    const live = new Set(places).size - new Set(alike.map((one) => one.port.id)).size;
-    return live >= sources && openingsOf(alike.map(({ entry }) => entry)) >= sources;
-  });
-}
-
-/** Whether a part with stages could keep so many sources apart: it has as many channels, or outputs with as many contacts. */
-export function couldSeparate(part: Part, sources: number): boolean {
-  const known = separating.get(part) ?? new Map<number, boolean>();
-  separating.set(part, known);
-  const found = known.get(sources) ?? separates(part, sources);
-  known.set(sources, found);
-  return found;
-}
-
-const parting = new WeakMap<Part, boolean>();
-
-/** Whether what comes into copper by two of its sockets, on all their contacts, leaves it by some plug each on a contact of its own. What ties its sockets to one another keeps nothing apart. */
-export function couldPart(part: Part): boolean {
-  const known = parting.get(part);
-  if (known !== undefined) return known;
-  const leaving = (entry: PartPort, exit: PartPort) => exitEnd(part, entry, idealEnd(part, entry), exit);
-  const entries = entriesOf(part);
-  const found = entries.some((one) =>
-    entries.some(
-      (other) =>
-        other !== one &&
-        exitsOf(part, one).some((exit) => {
-          const [a, b] = exit === other ? [] : [leaving(one, exit), leaving(other, exit)];
-          return a !== undefined && b !== undefined && standApart(a, b);
-        }),
-    ),
-  );
-  parting.set(part, found);
   return found;
 }
 

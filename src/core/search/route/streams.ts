@@ -10,19 +10,8 @@ import { costOfOneMore, NOTHING, plus, useOf, type Cost } from './inventory';
 import { withChain, withPiece, type Layout, type Piece } from './layout';
 import { LegStore, type Stand } from './leg-store';
 import { Legs } from './legs';
-import {
-  assign,
-  couldPart,
-  couldSeparate,
-  entriesOf,
-  firstOfPairs,
-  isSide,
-  middleEnds,
-  mostJoinedIn,
-  openingsOf,
-  outputsOf,
-  splitEnds,
-} from './sockets';
+import { middleOf } from './middles';
+import { assign, entriesOf, firstOfPairs, isSide, middleEnds, openingsOf, splitEnds } from './sockets';
 import { sharedOn } from './shared-on';
 import { reachAfter, standsApart } from './standing';
 
@@ -312,9 +301,9 @@ const couldStand = (part: Part, { sources, recorders, apart }: Ground): boolean 
 
 /** Whether by its circuit the sources meet at an output, or are kept apart that have to be, and it gives as many outputs as there are recorders. */
 const couldServe = (part: Part, { sources, recorders, apart }: Ground): boolean =>
-  (isPassiveLink(part) || mostJoinedIn(part) >= sources.length) &&
-  (!apart || (isPassiveLink(part) ? couldPart(part) : couldSeparate(part, sources.length))) &&
-  (recorders.length === 1 || outputsOf(part) >= recorders.length);
+  (isPassiveLink(part) || middleOf(part).joins >= sources.length) &&
+  (!apart || (isPassiveLink(part) ? middleOf(part).parts : middleOf(part).apart >= sources.length)) &&
+  (recorders.length === 1 || middleOf(part).outputs >= recorders.length);
 
 /** A stream for each part that could stand in the middle. What is bought for the middle of a long way stands at either end of it. */
 function middlesFor(ground: Ground, store: LegStore, isWanted: (part: Part) => boolean): Stream[] {
