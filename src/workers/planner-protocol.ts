@@ -10,6 +10,6 @@ export interface PlannerProtocol {
   /** Searches to the end, or for so long where it is said, telling on the way how far it is. */
   plan(request: RouteRequest, milliseconds: number | undefined, tell: (told: Told) => void): Plan;
 
-  /** Works out what every search needs, a little at a time, until the first search is asked for. */
-  makeReady(): Promise<void>;
+  /** Answers these for nobody, a little at a time, until the first search is asked for: what a new thread works out once, it has then. */
+  makeReady(requests: readonly RouteRequest[]): Promise<void>;
 }

@@ -22,8 +22,12 @@ export interface Search {
   readonly cancel: () => void;
 }
 
-/** Lets the thread make itself ready while nobody asks it anything; that it cannot will be told with the first question. */
-export const makeReady = (): void => void asked.calls.makeReady().catch(() => undefined);
+/**
+ * Lets the thread make itself ready by these while nobody asks it anything: what is worked out once of each part, and the machine's own making
+ * ready, are most of what a first question takes. That it cannot will be told with that.
+ */
+export const makeReady = (requests: readonly RouteRequest[]): void =>
+  void asked.calls.makeReady(requests).catch(() => undefined);
 
 const startOn = (
   thread: Thread<PlannerProtocol>,

@@ -1,10 +1,12 @@
 import { expose } from 'comlink';
 import { LIMITS, planSteps } from '../core/search/route';
 import type { PlannerProtocol } from './planner-protocol';
-import { WARMING, WARMING_EACH } from './warming';
 
 /** Told no oftener than this, ms; the first way at once. */
 const TELL_EVERY = 80;
+
+/** So much time each question has that is asked to make ready, ms. */
+const READY_EACH = 300;
 
 /** Somebody has asked: nothing is made ready any more. */
 let isAsked = false;
@@ -30,9 +32,9 @@ const planner: PlannerProtocol = {
     }
   },
 
-  async makeReady() {
-    for (const request of WARMING) {
-      const steps = planSteps(request, { ...LIMITS, milliseconds: WARMING_EACH });
+  async makeReady(requests) {
+    for (const request of requests) {
+      const steps = planSteps(request, { ...LIMITS, milliseconds: READY_EACH });
       while (!isAsked && !steps.next().done) await breath();
     }
   },

@@ -13,6 +13,8 @@ import {
   portOf,
   samePort,
 } from './lookup';
+import { isSource } from './meant';
+import { putNewcomer } from './newcomer';
 import { makeOwn } from './own-parts';
 import { forgetPart, putPerson, takenIds, takePerson, type PersonSaid } from './people';
 import { putAir, putRoom, putSession, putSite, type SessionSaid } from './surroundings';
@@ -80,6 +82,8 @@ export type RigEdit =
   | { readonly kind: 'room'; readonly room: Room }
   /** Somebody who comes into the room, or what is said anew of them. */
   | { readonly kind: 'person'; readonly person: PersonSaid }
+  /** Somebody new, of this name. */
+  | { readonly kind: 'come'; readonly name: string }
   | { readonly kind: 'leave'; readonly person: string }
   | { readonly kind: 'distance'; readonly part: string; readonly metres: number }
   | { readonly kind: 'own'; readonly part: string; readonly as: Part }
@@ -237,18 +241,6 @@ function place(rig: Rig, partId: string): { rig: Rig; id: string } | undefined {
   };
 }
 
-/** A part that a person means to record when they lay it out: a headset may be there for listening only. */
-export const isSource = (part: Part): boolean =>
-  part.ears === undefined &&
-  part.circuit.some((e) => e.kind === 'electret' || (e.kind === 'signal' && e.hears !== 'playback'));
-
-/** A part into which somebody speaks: it has a capsule, or a pack whose microphone has one. */
-export const isSpoken = (part: Part): boolean =>
-  part.circuit.some((e) => e.kind === 'electret' || (e.kind === 'signal' && e.hears === 'voice'));
-
-/** A microphone with no power of its own. */
-export const isBareMicrophone = (part: Part): boolean => isSpoken(part) && !part.power && !part.battery;
-
 function add(rig: Rig, edit: EditOf<'add'>): Rig {
   const placed = place(rig, edit.part);
   if (!placed) return rig;
@@ -390,6 +382,8 @@ function applyChange(rig: Rig, edit: Exclude<RigEdit, { kind: Wiring }>): Rig {
       return putRoom(rig, edit.room);
     case 'person':
       return putPerson(rig, edit.person);
+    case 'come':
+      return putNewcomer(rig, edit.name);
     case 'leave':
       return takePerson(rig, edit.person);
     case 'site':

@@ -36,7 +36,9 @@ export {
   settingOf,
 } from './lookup';
 export type { RigEdit } from './edits';
-export { applyEdit, isBareMicrophone, isSource, isSpoken, whyNot } from './edits';
+export { applyEdit, whyNot } from './edits';
+export { isBareMicrophone, isSource, isSpoken } from './meant';
+export { spokenInto, wornBy } from './newcomer';
 export { directionsAt, goesSo } from './directions';
 export { likest, swapEdits } from './swaps';
 export { copyName, freshId, LIMITS } from './limits';

@@ -86,7 +86,10 @@ function saySurroundings(
   rig: Rig,
   edit: Extract<
     RigEdit,
-    { kind: 'voice' | 'distance' | 'outlet' | 'session' | 'site' | 'air' | 'room' | 'person' | 'leave' }
+    {
+      kind:
+        'voice' | 'distance' | 'outlet' | 'session' | 'site' | 'air' | 'room' | 'person' | 'come' | 'leave';
+    }
   >,
 ): string {
   switch (edit.kind) {
@@ -106,6 +109,8 @@ function saySurroundings(
       return 'Say what the room is';
     case 'person':
       return sayPersonEdit(rig, edit.person);
+    case 'come':
+      return `${edit.name.trim()} comes into the room`;
     case 'leave':
       return `${peopleOf(rig).find(({ id }) => id === edit.person)?.name ?? 'Somebody'} leaves the room`;
     case 'site':

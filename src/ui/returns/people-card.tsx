@@ -2,14 +2,13 @@
 import { useState } from 'react';
 import type { PersonStands } from '../../core/engine/air';
 import {
-  freshId,
-  isSpoken,
-  laidParts,
   LIMITS,
   peopleOf,
   type Person,
   type PersonSaid,
   type Rig,
+  spokenInto,
+  wornBy,
   type RigEdit,
 } from '../../core/rig';
 import { nameOf } from '../../core/words/words';
@@ -19,30 +18,6 @@ interface PeopleCardProps {
   readonly rig: Rig;
   readonly stands: readonly PersonStands[];
   readonly edit: (change: RigEdit) => void;
-}
-
-const spokenInto = (rig: Rig): string[] =>
-  laidParts(rig).flatMap(({ placed, part }) => (isSpoken(part) && !part.host ? [placed.id] : []));
-const wornBy = (rig: Rig): string[] =>
-  laidParts(rig).flatMap(({ placed, part }) => (part.ears ? [placed.id] : []));
-
-/** Somebody new: at the first microphone and in the first headphones that nobody has yet. */
-function newcomer(rig: Rig, name: string): Person {
-  const people = peopleOf(rig);
-  const stem =
-    name
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-+|-+$/g, '') || 'person';
-  const taken = new Set([...rig.parts, ...people].map(({ id }) => id));
-  const microphone = spokenInto(rig).find((id) => people.every((p) => p.microphone !== id));
-  const wears = wornBy(rig).find((id) => people.every((p) => p.wears !== id));
-  return {
-    id: freshId(stem, taken),
-    name: name.slice(0, LIMITS.person),
-    ...(microphone !== undefined && { microphone }),
-    ...(wears !== undefined && { wears }),
-  };
 }
 
 interface ChoiceProps {
@@ -154,7 +129,7 @@ export function PeopleCard({ rig, stands, edit }: PeopleCardProps) {
         onSubmit={(event) => {
           event.preventDefault();
           if (!name.trim()) return;
-          edit({ kind: 'person', person: newcomer(rig, name.trim()) });
+          edit({ kind: 'come', name });
           setName('');
         }}
       >

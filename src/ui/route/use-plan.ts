@@ -1,6 +1,7 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Plan, Route, RouteRequest } from '../../core/search/route';
+import { DEMO_REQUESTS } from '../../store/demo-requests';
 import { makeReady, startSearch, type Search } from '../../workers/planner';
 import { sayThreadTrouble } from '../shared/thread-trouble';
 
@@ -44,7 +45,7 @@ export function usePlan() {
     running.current = undefined;
   }, []);
   useEffect(() => end, [end]);
-  useEffect(makeReady, []);
+  useEffect(() => makeReady(DEMO_REQUESTS), []);
   const ask = useCallback(
     (request: RouteRequest, longer?: Longer) => {
       if (running.current) end();
@@ -75,7 +76,7 @@ export function usePlan() {
   );
   const stop = useCallback(() => {
     end();
-    makeReady();
+    makeReady(DEMO_REQUESTS);
     setPlanning((now) =>
       now.state === 'searching' ? { state: 'stopped', plan: planSoFar(now), request: now.request } : now,
     );

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { layRig } from '../../../../testing/lay-rig';
 import { analyse } from '../../judge';
-import { applyEdit, type Person, type Rig, type RigEdit, type Stand } from '../../rig';
+import { applyEdit, LIMITS, type Person, type Rig, type RigEdit, type Stand } from '../../rig';
 import { fixesFor } from '../../search/fixes';
 import { allFacts } from '..';
 import { peopleHearing } from './people';
@@ -176,7 +176,22 @@ describe('people as edits', () => {
     ['the id of a part', { kind: 'person', person: { id: 'mixer', name: 'Cy' } }],
     ['no name', { kind: 'person', person: { id: 'cy', name: ' ' } }],
     ['nobody of that name leaves', { kind: 'leave', person: 'cy' }],
+    ['somebody comes without a name', { kind: 'come', name: ' ' }],
   ])('%s: nothing changes', (_, edit) => expect(applyEdit(rig, edit)).toBe(rig));
+  it('two of one name who come before either is drawn are two, at a microphone each', () => {
+    const come: RigEdit = { kind: 'come', name: 'Ann Rope' };
+    const people = [come, come].reduce<Rig>(applyEdit, table({ ann: 0.1, bea: 0.1 })).surroundings.people;
+    expect(people?.map(({ id, name, microphone }) => [id, name, microphone])).toEqual([
+      ['ann-rope', 'Ann Rope', 'one'],
+      ['ann-rope-2', 'Ann Rope', 'two'],
+    ]);
+  });
+  it('no more come than a rig may have, and a name in no Latin letter is one', () => {
+    const crowd = Array.from({ length: LIMITS.people + 1 }, (): RigEdit => ({ kind: 'come', name: 'Аня' }));
+    const people = crowd.reduce<Rig>(applyEdit, rig).surroundings.people ?? [];
+    expect(people).toHaveLength(LIMITS.people);
+    expect(people.at(-1)).toMatchObject({ name: 'Аня', id: expect.stringMatching(/^person(-\d+)?$/) });
+  });
   it('two changes that follow one another before either is drawn both stand', () => {
     const near: RigEdit = { kind: 'person', person: { id: 'ann', places: [{ part: 'two', metres: 0.2 }] } };
     const ahead: RigEdit = { kind: 'person', person: { id: 'ann', places: [{ part: 'two', degrees: 0 }] } };

@@ -50,6 +50,7 @@ const DOING: Readonly<Record<RigEdit['kind'], number>> = {
   air: AT_HAND,
   room: 0,
   person: AT_HAND,
+  come: 0,
   leave: 0,
   outlet: AT_HAND,
   session: 0,
