@@ -32,6 +32,7 @@ interface Turned {
 /** A stretch of a chain from one control to the next: what it bears and what hisses in, as they stand. */
 interface Stretch {
   readonly control?: Control;
+  readonly key?: string;
   readonly turned: readonly Turned[];
   readonly rooms: readonly number[];
   readonly ratios: readonly number[];
@@ -75,6 +76,7 @@ class ChainSolver {
       { turned: [], ...within(-1, ends[0] ?? 0) },
       ...controls.map((control, n) => ({
         control,
+        key: keyOf(control),
         turned: control.places.map((place) => this.turnedTo(control, place)),
         ...within(control.from, ends[n + 1] ?? 0),
       })),
@@ -121,7 +123,7 @@ class ChainSolver {
     const stretch = this.stretches[n];
     if (!stretch) return [{ ...NO_SCORE, gain: 0 }];
     const best = new Map<number, Come>();
-    const ways = stretch.control ? this.waysOf(stretch, stretch.control, fixed) : [undefined];
+    const ways = this.waysOf(stretch, fixed);
     for (const come of this.upTo(n - 1, fixed)) {
       for (const way of ways) {
         const next = this.through(come, stretch, way);
@@ -135,9 +137,11 @@ class ChainSolver {
     return found;
   }
 
-  private waysOf({ turned }: Stretch, control: Control, fixed: Chosen): readonly Turned[] {
-    const set = fixed.get(keyOf(control));
-    return set ? [{ ...this.turnedTo(control, set), moved: 0, lean: 0 }] : turned;
+  /** Ways to set a stretch's own control: as it is given, else to each of its places; one where it has none. */
+  private waysOf({ turned, control, key = '' }: Stretch, fixed: Chosen): readonly (Turned | undefined)[] {
+    if (!control) return [undefined];
+    const set = fixed.get(key);
+    return set ? [{ named: [key, set], by: set.decibels - control.stands, moved: 0, lean: 0 }] : turned;
   }
 
   /** The best score where those controls are given; of other chains' controls nothing hangs on it. */
@@ -153,25 +157,47 @@ class ChainSolver {
     return known;
   }
 
-  /** The last stretch is not kept: of what is given there no two are alike. */
+  /**
+   * The last stretch is not kept: of what is given there no two are alike. Where one thing comes to it, the places of its control are gone through
+   * from where the target is met; else what comes, for each place. Of equals the least turned up there.
+   */
   private bestOf(fixed: Chosen): Come {
     const n = this.stretches.length - 1;
     const stretch = this.stretches[n] ?? { turned: [], rooms: [], ratios: [] };
     const comes = this.upTo(n - 1, fixed);
-    let best: Come | undefined;
-    for (const way of stretch.control ? this.waysOf(stretch, stretch.control, fixed) : [undefined]) {
-      const wanted = this.aim.target - this.model.peak - (way?.by ?? 0);
-      for (const come of nearest(comes, wanted)) {
-        const off = offTarget(this.model.peak + come.gain + (way?.by ?? 0), this.aim);
-        // Too little room only grows, and what is off the target decides next: farther from it than the best none can be better than with all room.
-        if (best && best.over <= 0 && off > best.off + SAME) break;
-        if (best && come.over >= best.over && off > best.off + SAME) continue;
-        const found = { ...this.through(come, stretch, way), off };
-        if (!best || compareScores(found, best) < 0) best = found;
-      }
+    const ways = this.waysOf(stretch, fixed);
+    const [only, ...others] = comes;
+    if (only && others.length === 0 && ways.length === 1) {
+      const come = this.through(only, stretch, ways[0]);
+      return { ...come, off: offTarget(this.model.peak + come.gain, this.aim) };
     }
-    return best ?? { ...NO_SCORE, gain: 0 };
+    let best: { readonly come: Come; readonly by: number } | undefined;
+    /** Looks at one; true where those farther from the target cannot be better. */
+    const look = (before: Come, way: Turned | undefined): boolean => {
+      const off = offTarget(this.model.peak + before.gain + byOf(way), this.aim);
+      // Too little room only grows, and what is off the target decides next: farther from it than the best none can be better than with all room.
+      const isFarther = best !== undefined && off > best.come.off + SAME;
+      if (best && isFarther && best.come.over <= 0) return true;
+      if (best && isFarther && before.over >= best.come.over) return false;
+      const come = { ...this.through(before, stretch, way), off };
+      const by = byOf(way);
+      const order = best ? compareScores(come, best.come) : -1;
+      if (!best || order < 0 || (order === 0 && by < best.by)) best = { come, by };
+      return false;
+    };
+    const wanted = this.aim.target - this.model.peak;
+    if (ways === stretch.turned && only && others.length === 0) {
+      const ascending = (this.ascending ??= stretch.turned.toSorted((a, b) => a.by - b.by));
+      for (const way of nearest(ascending, byOf, wanted - only.gain)) if (look(only, way)) break;
+    } else {
+      for (const way of ways)
+        for (const come of nearest(comes, gainOf, wanted - byOf(way))) if (look(come, way)) break;
+    }
+    return best?.come ?? { ...NO_SCORE, gain: 0 };
   }
+
+  /** The places of the last control, the least gain first. */
+  private ascending: readonly Turned[] | undefined;
 
   chosen(fixed: Chosen): Chosen {
     const chosen = new Map<string, Place>();
@@ -181,17 +207,25 @@ class ChainSolver {
   }
 }
 
-/** In the order of how far they have come from a gain, the nearest first; of a list by gain. */
-function* nearest(comes: readonly Come[], gain: number): Generator<Come> {
-  let [low, high] = [0, comes.length];
+const byOf = (way: Turned | undefined): number => way?.by ?? 0;
+const gainOf = ({ gain }: Come): number => gain;
+
+/** In the order of how far they are from a gain, the nearest first; of a list by gain. */
+function* nearest<T extends object>(
+  list: readonly T[],
+  gainAt: (one: T) => number,
+  gain: number,
+): Generator<T> {
+  let [low, high] = [0, list.length];
   while (low < high) {
     const middle = (low + high) >> 1;
-    if ((comes[middle]?.gain ?? 0) < gain) low = middle + 1;
+    const one = list[middle];
+    if (one && gainAt(one) < gain) low = middle + 1;
     else high = middle;
   }
-  for (let [down, up] = [low - 1, low]; down >= 0 || up < comes.length;) {
-    const [under, over] = [comes[down], comes[up]];
-    const isUnder = under !== undefined && (over === undefined || gain - under.gain <= over.gain - gain);
+  for (let [down, up] = [low - 1, low]; down >= 0 || up < list.length;) {
+    const [under, over] = [list[down], list[up]];
+    const isUnder = under && (!over || gain - gainAt(under) <= gainAt(over) - gain);
     if (isUnder) down -= 1;
     else up += 1;
     const next = isUnder ? under : over;
@@ -247,12 +281,13 @@ function solveGroup(group: readonly ChainModel[], aim: Aim): Solution {
   );
   const most = Math.max(2, Math.floor(MOST_SHARED ** (1 / Math.max(1, shared.length))));
   const exact = shared.reduce((count, { places }) => count * places.length, 1) <= MOST_SHARED;
-  const names = new Set(shared.map(keyOf));
+  const keys = new Map(shared.map((control) => [control, keyOf(control)]));
+  const names = new Set(keys.values());
   const solvers = group.map((model) => new ChainSolver(model, aim, names));
   const weigh = (fixed: Chosen): Score => {
     let [moved, lean] = [0, 0];
     for (const control of shared) {
-      const place = fixed.get(keyOf(control));
+      const place = fixed.get(keys.get(control) ?? '');
       if (!place) continue;
       if (Math.abs(place.decibels - control.stands) > 1e-9) moved += 1;
       // It counts once, for whichever of the chains it is disliked.
