@@ -10,7 +10,7 @@ const COUNTS = `window.readied = 0;
     return post.call(this, message, ...rest);
   };`;
 
-it('the thread makes itself ready when Route is opened, and anew when a search was stopped; what is asked meanwhile comes first', async () => {
+it('the thread makes itself ready when Route is opened, and anew when a search was stopped; what is asked meanwhile is answered', async () => {
   const browser = await openBrowser('desk', false, { first: COUNTS });
   try {
     const page = new Page(browser);

@@ -80,9 +80,9 @@ export type RigEdit =
   /** Where a loudspeaker stands to a microphone. */
   | { readonly kind: 'air'; readonly placing: Placing }
   | { readonly kind: 'room'; readonly room: Room }
-  /** Somebody who comes into the room, or what is said anew of them. */
+  /** What is said anew of somebody, or all of somebody who comes. */
   | { readonly kind: 'person'; readonly person: PersonSaid }
-  /** Somebody new, of this name. */
+  /** Somebody new of this name, whose id and microphone the rig as it then stands gives. */
   | { readonly kind: 'come'; readonly name: string }
   | { readonly kind: 'leave'; readonly person: string }
   | { readonly kind: 'distance'; readonly part: string; readonly metres: number }

@@ -60,6 +60,8 @@ class ChainSolver {
   private readonly given: readonly string[];
   /** It hangs on every shared control: no two ways to set them are one to it. */
   private readonly hangsOnAll: boolean;
+  /** The places of the last control, the least gain first. */
+  private ascending: readonly Turned[] | undefined;
 
   constructor(
     private readonly model: ChainModel,
@@ -195,9 +197,6 @@ class ChainSolver {
     }
     return best?.come ?? { ...NO_SCORE, gain: 0 };
   }
-
-  /** The places of the last control, the least gain first. */
-  private ascending: readonly Turned[] | undefined;
 
   chosen(fixed: Chosen): Chosen {
     const chosen = new Map<string, Place>();
