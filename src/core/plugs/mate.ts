@@ -46,25 +46,27 @@ function matePhone(plug: PhoneConnector, jack: PhoneConnector): Mating {
   return { fits: true, touches, uncertain: touches.some((touch) => touch.plug.length > 1) };
 }
 
-const known = new Map<string, Mating>();
+const TWO_PLUGS: Mating = { fits: false, misfit: 'two-plugs' };
+const TWO_JACKS: Mating = { fits: false, misfit: 'two-jacks' };
+
+/** By the plug's connector and the socket's. */
+const known = new Map<Connector, Map<Connector, Mating>>();
 
 /** Which plug contact each jack spring touches with the plug fully home; never throws, a misfit is an answer. */
-export function mate(plug: Fitting, jack: Fitting): Mating {
-  const key = `${plug.gender} ${plug.connector} ${jack.gender} ${jack.connector}`;
-  const found = known.get(key) ?? mated(plug, jack);
-  known.set(key, found);
+export function mate(one: Fitting, other: Fitting): Mating {
+  if (one.gender === other.gender) return one.gender === 'plug' ? TWO_PLUGS : TWO_JACKS;
+  const [plug, jack] =
+    one.gender === 'plug' ? [one.connector, other.connector] : [other.connector, one.connector];
+  const byJack = known.get(plug) ?? new Map<Connector, Mating>();
+  const found = byJack.get(jack) ?? mated(plug, jack);
+  byJack.set(jack, found);
+  known.set(plug, byJack);
   return found;
 }
 
-function mated(plug: Fitting, jack: Fitting): Mating {
-  if (plug.gender === jack.gender) {
-    return { fits: false, misfit: plug.gender === 'plug' ? 'two-plugs' : 'two-jacks' };
-  }
-  const [inserted, socket] = plug.gender === 'plug' ? [plug, jack] : [jack, plug];
-  if (isPhoneConnector(inserted.connector) && isPhoneConnector(socket.connector)) {
-    return matePhone(inserted.connector, socket.connector);
-  }
-  if (inserted.connector !== socket.connector) return { fits: false, misfit: 'family' };
-  const touches = contactsOf(socket.connector).map((contact) => ({ jack: contact, plug: [contact] }));
+function mated(plug: Connector, jack: Connector): Mating {
+  if (isPhoneConnector(plug) && isPhoneConnector(jack)) return matePhone(plug, jack);
+  if (plug !== jack) return { fits: false, misfit: 'family' };
+  const touches = contactsOf(jack).map((contact) => ({ jack: contact, plug: [contact] }));
   return { fits: true, touches, uncertain: false };
 }

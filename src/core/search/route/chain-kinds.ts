@@ -18,3 +18,7 @@ export const kindOfChain = (
     ...links.flatMap(({ part }) => (isPassiveLink(part) ? [] : [thingOf(part)])),
     ...(to ? [socketKind(to)] : []),
   ].join('>');
+
+/** The same, where the kind of socket at its end is known. */
+export const kindOfBoxes = (from: PartPort, links: readonly { readonly part: Part }[], to: string): string =>
+  `${kindOfChain(from, links, undefined)}>${to}`;

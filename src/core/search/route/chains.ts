@@ -1,6 +1,6 @@
 import { type Part, type PartPort, isPassiveLink } from '../../parts';
 import { isBare, type OpenEnd } from '../ends';
-import { boundsTo, type Bounds, type KnownBounds } from './bounds';
+import { boundsTo, type KnownBounds } from './bounds';
 import { kindOfChain } from './chain-kinds';
 import { Heap } from '../heap';
 import {
@@ -22,6 +22,7 @@ import { firstOfEach, sameSocket, type Entry, type Pool } from './pool';
 import { reachAfter, standsApart, type Reach } from './standing';
 import { FREE, isThrough, type Course } from './course';
 import { owingOver, type Owing } from './owing';
+import { Rest, type Spent } from './rest';
 
 /** A part of a chain, entered by one port and left by another. */
 export interface Link {
@@ -133,6 +134,8 @@ export interface ChainSearch {
   readonly known?: KnownBounds;
   /** Whether a chain from a port over these parts is another with something needless in it, whatever follows. */
   readonly needless?: (from: PartPort, parts: readonly Part[]) => boolean;
+  /** Ways to which no other of their kind is better any more, where a chain weighs so much. */
+  readonly spent?: (weight: number) => readonly Spent[];
   /** Each start is another way, however alike what stands on them: a send is no other send. */
   readonly startsDiffer?: boolean;
   /** Chains that cost more than this are not wanted any more. */
@@ -165,6 +168,9 @@ function standsFor(a: Node, b: Node, purse: Purse, prices: ReadonlyMap<string, n
 
 const NONE_USED = useOf([]);
 
+/** After so many open ends it is looked whether some kind of ways is spent. */
+const LEARN_AFTER = 50;
+
 /**
  * More leads and adapters than these bought to hang one in another between two boxes are no answer: each is one contact more to
  * fail, and a lead that does it is sold. What is owned may hang as it will. Ours.
@@ -177,10 +183,10 @@ export class ChainFinder {
   private readonly reached = new Map<string, Node[]>();
   /** Another that was reached later stands for them. */
   private readonly outdone = new Set<Node>();
-  private readonly onwards = new Map<string, readonly Onward[]>();
+  private onwards = new Map<string, readonly Onward[]>();
   private readonly accepted = new Map<string, boolean>();
   private readonly prices: ReadonlyMap<string, number>;
-  private readonly least: Bounds;
+  private readonly rest: Rest;
   private readonly owing: Owing | undefined;
   private readonly course: Course;
   /** How many open ends have been looked at. */
@@ -190,12 +196,25 @@ export class ChainFinder {
 
   constructor(private readonly search: ChainSearch) {
     this.prices = new Map(search.pool.parts.map((part) => [part.id, part.price]));
-    const { goal: part, ports, accepts, always = false, purse } = search;
-    const goal = { part, ports, accepts, always };
+    const { goal: part, ports, accepts, always = false, purse, spent } = search;
     this.owing = owingOver(search, search.goal);
     const { starts, pool, course = FREE, known } = search;
     this.course = course;
-    this.least = boundsTo(goal, starts, pool, purse, { course, known, owing: this.owing });
+    this.rest = new Rest({
+      ports,
+      parts: pool.parts,
+      course,
+      boundsTo: (some, on) => {
+        const goal = { part, ports: some, accepts, always };
+        const isWhole = some === ports && on === course;
+        return boundsTo(goal, starts, pool, purse, {
+          course: on,
+          owing: this.owing,
+          ...(isWhole && { known }),
+        });
+      },
+      spent,
+    });
     for (const end of search.starts) this.begin(end);
   }
 
@@ -266,10 +285,34 @@ export class ChainFinder {
 
   private open({ node, bound }: Turn): void {
     this.expanded += 1;
+    if (this.expanded % LEARN_AFTER === 0) this.learn(bound);
     if (this.outdone.has(node)) return;
     this.arrive(node);
     if (node.links.length < this.search.longest) this.call(node, this.onwardFrom(node), 0);
     else this.cut = Math.min(this.cut, bound.weight);
+  }
+
+  /** Looks whether some kind of ways is spent: what waits waits by what is left then. */
+  private learn({ weight }: Cost): void {
+    if (!this.rest.learn(weight)) return;
+    this.onwards = new Map();
+    const waiting: Turn[] = [];
+    for (let turn = this.queue.pop(); turn; turn = this.queue.pop()) waiting.push(turn);
+    for (const turn of waiting) this.waitAgain(turn);
+  }
+
+  private waitAgain(turn: Turn): void {
+    const { node, to, onward } = turn;
+    const ahead = this.ahead(node);
+    if (to) this.queue.push(turn);
+    else if (ahead && onward) {
+      const waiting = new Set(onward.list.slice(onward.at).map(({ entry }) => entry));
+      const still = this.onwardFrom(node).filter(({ entry }) => waiting.has(entry));
+      this.call(node, still, 0);
+    } else if (ahead) {
+      const bound = plus(plus(soFar(node), ahead), node.extra);
+      this.queue.push(compareCosts(bound, turn.bound) > 0 ? { ...turn, bound } : turn);
+    }
   }
 
   /** Whether another that was reached stands for it; those that it stands for need not go on. */
@@ -286,9 +329,9 @@ export class ChainFinder {
   }
 
   /** The least that is still to be paid from an open end. */
-  private ahead({ end, step }: Node): Cost | undefined {
-    const weight = this.least.from(end, step);
-    return Number.isFinite(weight) ? { ...NOTHING, weight: this.boxedToo(end, weight) } : undefined;
+  private ahead(node: Node): Cost | undefined {
+    const weight = this.rest.from(node);
+    return Number.isFinite(weight) ? { ...NOTHING, weight: this.boxedToo(node.end, weight) } : undefined;
   }
 
   /** The same with what weighs that it met no stage: that, or a box that has one, is still to come. */
@@ -334,12 +377,13 @@ export class ChainFinder {
   }
 
   /** Every part that could be put on, what can cost least first. Ends of one state go on alike. */
-  private onwardFrom({ end, step }: Node): readonly Onward[] {
-    const key = `${step} ${end.state}`;
+  private onwardFrom(node: Node): readonly Onward[] {
+    const { end, step } = node;
+    const key = this.rest.keyOf(node);
     const known = this.onwards.get(key);
     if (known) return known;
     const { pool, purse } = this.search;
-    const over = this.least.over(end);
+    const over = this.rest.over(node);
     const found: Onward[] = [];
     for (const entry of pool.entriesFor(end)) {
       const least = over(entry.part, this.course.after(entry.part, step));

@@ -8,6 +8,7 @@ import type { Cost, Purse } from './inventory';
 import type { Layout, Piece } from './layout';
 import type { Pool } from './pool';
 import type { reachFrom } from './reach';
+import type { Spent } from './rest';
 import type { RequestSource, RouteRequest } from './request';
 
 /** What every stream of a search shares. */
@@ -36,6 +37,8 @@ export interface Ground {
   readonly extra: (source: OpenEnd) => Cost;
   /** Whether a chain from a port over these parts to a recorder, behind a part in the middle that is to be bought, is one that was found with something needless in it. */
   readonly needless: (from: PartPort, parts: readonly Part[], middle?: Part) => boolean;
+  /** Ways from the source to the recorder to which no other of their kind is better any more, where a chain weighs so much. */
+  readonly spent: (weight: number) => readonly Spent[];
   /** Whether a source is known to be lost by the way that it has in a layout, whatever else is in it. */
   readonly isLost: (layout: Layout) => boolean;
   /** Of how many ways that is known so far. */
@@ -52,7 +55,15 @@ export interface Ground {
 }
 
 /** What a search stands on before it has begun. */
-export type GroundOfPass = Omit<Ground, 'ceiling' | 'extra' | 'needless' | 'isLost' | 'lostWays'>;
+export type GroundOfPass = Omit<Ground, 'ceiling' | 'extra' | 'needless' | 'spent' | 'isLost' | 'lostWays'>;
+
+/** One source comes to one recorder, over whatever there is. */
+export const isOneChain = ({
+  middle,
+  sources,
+  recorders,
+}: Pick<Ground, 'middle' | 'sources' | 'recorders'>): boolean =>
+  !middle && sources.length === 1 && recorders.length === 1;
 
 /** Sources and recorders, joined to nothing yet. */
 export const bare = ({ sources, recorders }: Ground): Layout => ({

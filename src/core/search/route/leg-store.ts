@@ -9,7 +9,7 @@ import { ChainFinder, type Arrival } from './chains';
 import { hasKnobs } from './touchy';
 import { reachFrom } from './reach';
 import { chargesThrough } from './charging';
-import { endsOfSource, type Ground } from './ground';
+import { endsOfSource, isOneChain, type Ground } from './ground';
 import type { Piece } from './layout';
 import { NOTHING, type Cost } from './inventory';
 import { Leg } from './legs';
@@ -229,6 +229,7 @@ export class LegStore {
         ...(this.couldPad(middle) && {
           needless: (from: PartPort, parts: readonly Part[]) => ground.needless(from, parts, middle),
         }),
+        ...(!middle && isOneChain(ground) && { spent: ground.spent }),
         course: bothOf(
           charges || carries > 0 ? boxCourse(ground.pool, charges, carries) : FREE,
           isFar ? farCourse(recorder.part, reachByNumbers(ground.request)) : FREE,

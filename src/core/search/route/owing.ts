@@ -35,6 +35,7 @@ const NONE_USED = useOf([]);
  * over those that they are sold with do; what is owned costs nothing, and radio bridges whatever there is. Undefined where it tells nothing.
  */
 export function owingOver({ metres = 0, pool, purse }: Asked, goal: Part): Owing | undefined {
+  if (metres <= 0) return undefined;
   const owned = pool.parts.reduce((sum, part) => {
     const lengths = purse.lengths?.[part.id] ?? [];
     return sum + (purse.drawer[part.id] ?? 0) * Math.max(metresIn(part), ...lengths);

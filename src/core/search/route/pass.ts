@@ -14,6 +14,7 @@ import { between, layoutCost, type Layout } from './layout';
 import {
   bestOf,
   boxesOf,
+  couldLeave,
   hasAll,
   isBoundToPad,
   isPlain,
@@ -27,6 +28,7 @@ import { couldReachSides } from './reached';
 import { overruns } from './runs';
 import { turnedWithin } from './turned';
 import type { Ground, GroundOfPass } from './ground';
+import type { Spent } from './rest';
 import { streamsOf, type Stream } from './streams';
 import { passesCharge } from './vias';
 import type { Verdicts } from './verdicts';
@@ -102,6 +104,7 @@ export class Search {
       extra,
       ceiling: () => this.ceiling,
       needless: (from, chain, middle) => this.isNeedless(from, chain, middle),
+      spent: (weight) => this.spentAt(weight),
       isLost: verdicts.isLost,
       lostWays: verdicts.lostWays,
     });
@@ -213,6 +216,23 @@ export class Search {
         return hasEnds && boxes.length > known.length && hasAll(boxes, known);
       }),
     );
+  }
+
+  private spent: readonly Spent[] = [];
+
+  /** Ways that were found and weigh no more: whatever else is of their kind, and gives as much, is no better. */
+  private spentAt(weight: number): readonly Spent[] {
+    const now = this.found.filter((one) => this.weigh(one) <= weight);
+    if (now.length !== this.spent.length) this.spent = now.map((one) => this.asSpent(one));
+    return this.spent;
+  }
+
+  private asSpent(one: Found): Spent {
+    const [from = '', ...rest] = one.kind.trim().split('>');
+    const boxes = boxesOf(between(one.layout));
+    const isPlainOne = isPlain(one, this.prefer) && boxes.length === rest.length - 1;
+    const leaves = leavesHeadphones(one.layout) || !couldLeave(one.layout);
+    return { from, boxes: rest.slice(0, -1), to: rest.at(-1) ?? '', leaves, isPlain: isPlainOne };
   }
 
   /** Ears at a box, which every call-in gets. */

@@ -4,6 +4,8 @@ import { isDigital } from '../ends';
 
 const kindOf = ({ connector, gender }: PartPort): string => `${connector} ${gender}`;
 
+const carriers = new WeakMap<Part, boolean>();
+
 const ends = new WeakMap<readonly PartPort[], string>();
 
 /** What kinds of plugs and sockets these are, in short. */
@@ -18,8 +20,12 @@ const feedingPorts = (part: Part): readonly PartPort[] =>
   isSupply(part) || part.host || part.hub ? part.ports : [];
 
 /** What carries power on from port to port: leads and adapters of data, with whatever else they do. */
-const carriesPower = (part: Part): boolean =>
-  isPassiveLink(part) || (part.ports.length > 1 && part.ports.every(isDigital));
+function carriesPower(part: Part): boolean {
+  const known =
+    carriers.get(part) ?? (isPassiveLink(part) || (part.ports.length > 1 && part.ports.every(isDigital)));
+  carriers.set(part, known);
+  return known;
+}
 
 /**
  * Those of some parts whose stages may have power at all, whatever is plugged where: from a battery or the mains, or by a port into which

@@ -119,6 +119,15 @@ const sign = (difference: number): number => (Math.abs(difference) < 1e-6 ? 0 : 
 export const sensibleBeside = (best: Weighed, prefer?: Preference): number =>
   Math.max(weightOf(best, prefer) * SENSIBLE.times, weightOf(best, prefer) + SENSIBLE.more);
 
+/** Whether something in it has a headset jack, at which a splitter leaves a socket for headphones. */
+export const couldLeave = ({ pieces }: Pick<Layout, 'pieces'>): boolean =>
+  pieces.some(({ part }) =>
+    part.ports.some(({ roles = {} }) => {
+      const all = Object.values(roles);
+      return all.includes('left') && all.includes('microphone');
+    }),
+  );
+
 /** Sockets at a headset jack of the recorder's or a dongle's from which its playback is heard, and that are free. */
 export const leavesHeadphones = (layout: Layout): boolean =>
   layout.joints.some(({ plug, jack }) => {

@@ -11,14 +11,14 @@ import { poolOf, type Pool } from './pool';
 import { cheapestTwins } from './twins';
 import { bestOf, compareFound, type Found } from './rank';
 import type { RouteRequest } from './request';
-import type { Ground, GroundOfPass } from './ground';
+import { isOneChain, type Ground, type GroundOfPass } from './ground';
 import { sureOf, type Lefts } from './sure';
 import { Verdicts } from './verdicts';
 import { isAllowed } from './wishes';
 import { partFor } from './extras';
 import { mostApart } from './runs';
 import { Search, type Beside, type Pass } from './pass';
-import { isOneChain, streamsByBox, type Stream } from './streams';
+import { streamsByBox, type Stream } from './streams';
 
 /** How many routes are wanted, and how much may be spent on finding them. */
 export interface SearchLimits {

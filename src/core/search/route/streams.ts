@@ -3,7 +3,7 @@ import { asked, askedOfHalf, isHalf, sendsOf, type OpenEnd, type Sides } from '.
 import { canBeApart, isCaller } from './far-ends';
 import { kindOfChain } from './chain-kinds';
 import type { PartChain } from './chains';
-import { bare, endsOfSource, type Ground } from './ground';
+import { bare, endsOfSource, isOneChain, type Ground } from './ground';
 import { meetingIn, socketsFor, type Arrives } from './meeting';
 import { Rides } from './replay';
 import { costOfOneMore, NOTHING, plus, useOf, type Cost } from './inventory';
@@ -186,14 +186,6 @@ function canStandSo(
 
 /** A box makes another way than another box does; copper, with as many sockets as it may have, is copper. */
 const nameInKind = (middle: Part): string => (isPassiveLink(middle) ? 'copper' : middle.id);
-
-/** One source comes to one recorder, over whatever there is. */
-export const isOneChain = ({
-  middle,
-  sources,
-  recorders,
-}: Pick<Ground, 'middle' | 'sources' | 'recorders'>): boolean =>
-  !middle && sources.length === 1 && recorders.length === 1;
 
 /** The whole way as one chain. */
 const asOneChain = (layout: Layout, middle: Part, into: PartChain, out: PartChain): Layout => ({
