@@ -19,36 +19,12 @@ import {
 } from './inventory';
 import { farthest, farthestByNumbers } from './lengths';
 import { firstOfEach, sameSocket, type Entry, type Pool } from './pool';
+import type { Link, PartChain } from './part-chain';
 import { reachAfter, standsApart, type Reach } from './standing';
 import { FREE, isThrough, type Course } from './course';
 import { owingOver, type Owing } from './owing';
+import { Reached } from './reached-ends';
 import { Rest, type Spent } from './rest';
-
-/** A part of a chain, entered by one port and left by another. */
-export interface Link {
-  readonly part: Part;
-  readonly entry: PartPort;
-  readonly exit: PartPort;
-}
-
-/** From a port of one part, over links, to a port of another. `kind` names what makes it another way than others. */
-export interface PartChain {
-  readonly from: PartPort;
-  readonly links: readonly Link[];
-  readonly to: PartPort;
-  readonly kind: string;
-  /** What makes it another chain: its boxes, what comes to its end, and whether something in it reaches from place to place. */
-  readonly way: string;
-  /** The state of what comes to its end: chains of one state go on alike there. */
-  readonly state: string;
-  /** How far it reaches to its goal. */
-  readonly reach: Reach;
-  /** Pieces of copper to buy, one in another, before its first box and after its last; all of them where it has none. */
-  readonly copper: readonly [first: number, last: number];
-  readonly cost: Cost;
-  /** What of that is known to weigh beside its parts: a bare microphone in a socket for line, low peaks. */
-  readonly sure: number;
-}
 
 interface Node {
   readonly from: PartPort;
@@ -148,24 +124,6 @@ const soFar = ({ cost, owed }: Node): Cost => plus(cost, { ...NOTHING, weight: o
 /** What is owed for metres at the end of a chain; what is longer than it has to be gives nothing back. */
 const owedAtLast = ({ owed }: Node): Cost => ({ ...NOTHING, weight: Math.max(0, owed) });
 
-const signatureOf = ({ from, end, path, reach, step }: Node): string =>
-  `${from.id}|${path}|${reach}|${step}|${end.state}`;
-
-/**
- * Whether `a` can stand for `b` in every chain that goes on from either: it costs no more even where everything that it
- * took from the drawer beyond what `b` took has to be bought again.
- */
-function standsFor(a: Node, b: Node, purse: Purse, prices: ReadonlyMap<string, number>): boolean {
-  let again: Cost = a.cost;
-  for (const [id, count] of a.used) {
-    const owned = purse.drawer[id] ?? 0;
-    const more = Math.min(count, owned) - Math.min(b.used.get(id) ?? 0, owned);
-    if (more > 0) again = plus(again, costFor(more, more * (prices.get(id) ?? 0), 0, purse));
-  }
-  const isShort = a.links.length <= b.links.length && a.copper <= b.copper;
-  return compareWeights(again, b.cost) <= 0 && isShort && a.span >= b.span;
-}
-
 const NONE_USED = useOf([]);
 
 /** After so many open ends it is looked whether some kind of ways is spent. */
@@ -180,12 +138,9 @@ export const MOST_COPPER = 3;
 /** Grows chains from open ends to a goal, the cheapest first; of chains of one kind and state only the best goes on. */
 export class ChainFinder {
   private readonly queue = new Heap<Turn>((a, b) => compareCosts(a.bound, b.bound));
-  private readonly reached = new Map<string, Node[]>();
-  /** Another that was reached later stands for them. */
-  private readonly outdone = new Set<Node>();
+  private readonly reached: Reached<Node>;
   private onwards = new Map<string, readonly Onward[]>();
   private readonly accepted = new Map<string, boolean>();
-  private readonly prices: ReadonlyMap<string, number>;
   private readonly rest: Rest;
   private readonly owing: Owing | undefined;
   private readonly course: Course;
@@ -195,7 +150,7 @@ export class ChainFinder {
   cut = Infinity;
 
   constructor(private readonly search: ChainSearch) {
-    this.prices = new Map(search.pool.parts.map((part) => [part.id, part.price]));
+    this.reached = new Reached(search.purse, search.pool.parts);
     const { goal: part, ports, accepts, always = false, purse, spent } = search;
     this.owing = owingOver(search, search.goal);
     const { starts, pool, course = FREE, known } = search;
@@ -286,7 +241,7 @@ export class ChainFinder {
   private open({ node, bound }: Turn): void {
     this.expanded += 1;
     if (this.expanded % LEARN_AFTER === 0) this.learn(bound);
-    if (this.outdone.has(node)) return;
+    if (this.reached.isOutdone(node)) return;
     this.arrive(node);
     if (node.links.length < this.search.longest) this.call(node, this.onwardFrom(node), 0);
     else this.cut = Math.min(this.cut, bound.weight);
@@ -313,19 +268,6 @@ export class ChainFinder {
       const bound = plus(plus(soFar(node), ahead), node.extra);
       this.queue.push(compareCosts(bound, turn.bound) > 0 ? { ...turn, bound } : turn);
     }
-  }
-
-  /** Whether another that was reached stands for it; those that it stands for need not go on. */
-  private isDominated(node: Node): boolean {
-    const { purse } = this.search;
-    const key = signatureOf(node);
-    const others = this.reached.get(key) ?? [];
-    if (others.some((other) => standsFor(other, node, purse, this.prices))) return true;
-    const [worse, rest] = [[] as Node[], [node]];
-    for (const other of others) (standsFor(node, other, purse, this.prices) ? worse : rest).push(other);
-    for (const other of worse) this.outdone.add(other);
-    this.reached.set(key, rest);
-    return false;
   }
 
   /** The least that is still to be paid from an open end. */
@@ -467,7 +409,7 @@ export class ChainFinder {
   private grow(node: Node): void {
     if (this.fallsShort(node)) return;
     const ahead = this.ahead(node);
-    if (ahead && !this.isDominated(node))
+    if (ahead && !this.reached.isDominated(node))
       this.queue.push({ node, bound: plus(plus(soFar(node), ahead), node.extra) });
   }
 }

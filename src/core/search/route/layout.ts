@@ -1,7 +1,7 @@
 import { applyEdit, freshId, portsInOpening, type Joint, type PortRef, type Rig } from '../../rig';
 import type { AppId } from '../../apps';
 import type { Part } from '../../parts';
-import type { PartChain } from './chains';
+import type { PartChain } from './part-chain';
 import { costFor, NOTHING, plus, type Cost, type Purse } from './inventory';
 import { priceOf } from './lengths';
 import type { RouteRequest } from './request';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { ChainFinder, PartChain } from './chains';
+import type { ChainFinder } from './chains';
+import type { PartChain } from './part-chain';
 import { NOTHING, type Cost } from './inventory';
 import { Leg, Legs, type Pair } from './legs';
 

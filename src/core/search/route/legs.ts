@@ -1,4 +1,5 @@
-import type { PartChain, ChainFinder } from './chains';
+import type { ChainFinder } from './chains';
+import type { PartChain } from './part-chain';
 import { Heap } from '../heap';
 import { compareCosts, NOTHING, plus, type Cost } from './inventory';
 

@@ -1,5 +1,6 @@
 import { isPassiveLink, type Part, type PartPort } from '../../parts';
-import { MOST_COPPER, type PartChain } from './chains';
+import { MOST_COPPER } from './chains';
+import type { PartChain } from './part-chain';
 import { bare, endsOfSource, type Ground } from './ground';
 import { withChain, withPiece, type Piece } from './layout';
 import type { Sockets } from './legs';

@@ -1,36 +1,22 @@
-import { isHeadphones, type Part, type PartPort } from '../../parts';
+import type { Part } from '../../parts';
 import { Alike } from './alike';
 import { Bounded } from './bounded';
 import type { Stock } from './attach';
 import { isOutdone } from './outdone';
-import { leastExtra, partFor, supplyExtra } from './extras';
+import { leastExtra, supplyExtra } from './extras';
 import { completed } from './complete';
 import { straightened } from './crossed';
-import { boxOf } from './gear';
 import { Heap } from '../heap';
 import { compareCosts, compareWeights, NOTHING, plus, SAME, type Cost } from './inventory';
-import { socketKind } from './chain-kinds';
-import { between, layoutCost, type Layout } from './layout';
-import {
-  bestOf,
-  boxesOf,
-  couldLeave,
-  hasAll,
-  isBoundToPad,
-  isPlain,
-  leavesHeadphones,
-  sensibleBeside,
-  weightOf,
-  type Found,
-} from './rank';
+import { layoutCost, type Layout } from './layout';
+import { bestOf, isBoundToPad, leavesHeadphones, sensibleBeside, weightOf, type Found } from './rank';
+import { Padding } from './padding';
 import type { RouteRequest } from './request';
 import { couldReachSides } from './reached';
 import { overruns } from './runs';
 import { turnedWithin } from './turned';
 import type { Ground, GroundOfPass } from './ground';
-import type { Spent } from './rest';
 import { streamsOf, type Stream } from './streams';
-import { passesCharge } from './vias';
 import type { Verdicts } from './verdicts';
 
 /** What one pass looks at: the weakest evidence taken, and whether runs too long for practice are. */
@@ -81,6 +67,7 @@ export class Search {
   private readonly stock: Stock;
   private readonly first: Found | undefined;
   readonly found: Found[] = [];
+  private readonly padding: Padding;
   /** Layouts that the pipeline judged. */
   judged = 0;
   steps = 0;
@@ -96,6 +83,7 @@ export class Search {
     { known = [], first, shapes = streamsOf }: Beside = {},
   ) {
     this.first = first;
+    this.padding = new Padding(request, this.found);
     this.ceiling = first && { ...NOTHING, weight: sensibleBeside(first, request.prefer) };
     this.stock = { parts, purse: ground.purse };
     const extra = supplyExtra(parts, ground.purse);
@@ -103,8 +91,8 @@ export class Search {
       ...ground,
       extra,
       ceiling: () => this.ceiling,
-      needless: (from, chain, middle) => this.isNeedless(from, chain, middle),
-      spent: (weight) => this.spentAt(weight),
+      needless: (from, chain, middle) => this.padding.isNeedless(from, chain, middle),
+      spent: (weight) => this.padding.spentAt(weight),
       isLost: verdicts.isLost,
       lostWays: verdicts.lostWays,
     });
@@ -192,61 +180,6 @@ export class Search {
 
   /** The most that a route may weigh to be among those that are wanted; undefined while there is none. */
   private ceiling: Cost | undefined;
-
-  /**
-   * Whether a chain has all the boxes of a way that was found, by whichever socket of the recorder it may come, and more: that way is
-   * clear and whole and lacks nothing, so what is more in it is padding (rank.ts). Beside bare leads a box that follows may be another way.
-   * A box that passes a charge on may be wanted for that.
-   */
-  private isNeedless(from: PartPort, chain: readonly Part[], middle?: Part): boolean {
-    if (chain.some((one) => passesCharge(one))) return false;
-    const given = boxOf(this.request);
-    const boxes = boxesOf(middle && middle !== given ? [middle, ...chain] : chain);
-    const begins = middle ? this.beginsInto(middle) : `${socketKind(from)}>`;
-    const last = this.request.destinations.at(-1);
-    if (begins === undefined || !last) return false;
-    const sockets = partFor(this.request, last.part).ports.filter(({ direction }) => direction !== 'out');
-    const plain = this.found.filter(
-      (one) => isPlain(one, this.request.prefer) && boxesOf(between(one.layout)).length > 0,
-    );
-    return sockets.map(socketKind).every((socket) =>
-      plain.some((one) => {
-        const known = boxesOf(between(one.layout).filter((part) => !this.isAddedAnyway(part)));
-        const hasEnds = one.kind.trim().startsWith(begins) && one.kind.endsWith(`>${socket}`);
-        return hasEnds && boxes.length > known.length && hasAll(boxes, known);
-      }),
-    );
-  }
-
-  private spent: readonly Spent[] = [];
-
-  /** Ways that were found and weigh no more: whatever else is of their kind, and gives as much, is no better. */
-  private spentAt(weight: number): readonly Spent[] {
-    const now = this.found.filter((one) => this.weigh(one) <= weight);
-    if (now.length !== this.spent.length) this.spent = now.map((one) => this.asSpent(one));
-    return this.spent;
-  }
-
-  private asSpent(one: Found): Spent {
-    const [from = '', ...rest] = one.kind.trim().split('>');
-    const boxes = boxesOf(between(one.layout));
-    const isPlainOne = isPlain(one, this.prefer) && boxes.length === rest.length - 1;
-    const leaves = leavesHeadphones(one.layout) || !couldLeave(one.layout);
-    return { from, boxes: rest.slice(0, -1), to: rest.at(-1) ?? '', leaves, isPlain: isPlainOne };
-  }
-
-  /** Ears at a box, which every call-in gets. */
-  private isAddedAnyway(part: Part): boolean {
-    return this.request.wishes?.callers === true && isHeadphones(part);
-  }
-
-  /** What the kinds of all ways over a part in the middle begin with, where the first source has one kind of output. */
-  private beginsInto(middle: Part): string | undefined {
-    const [source] = this.request.sources;
-    const ports = source ? partFor(this.request, source.part).ports : [];
-    const [kind, ...others] = new Set(ports.filter(({ direction }) => direction !== 'in').map(socketKind));
-    return kind !== undefined && others.length === 0 ? `${middle.id} ${kind}>` : undefined;
-  }
 
   private keep(found: Found): void {
     this.found.push(found);

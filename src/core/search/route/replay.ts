@@ -1,6 +1,6 @@
 import type { Part, PartPort } from '../../parts';
 import { couldRecord, isDigital, partsSides, standApart, type OpenEnd, type Sides } from '../ends';
-import type { Link, PartChain } from './chains';
+import type { Link, PartChain } from './part-chain';
 import type { Piece } from './layout';
 import type { Pool } from './pool';
 

@@ -4,7 +4,7 @@ import { costOfOneMore, plus, useOf, type Cost } from './inventory';
 import { withChain, withPiece, type Layout } from './layout';
 import type { LegStore } from './leg-store';
 import { Legs } from './legs';
-import type { PartChain } from './chains';
+import type { PartChain } from './part-chain';
 import { middleOf } from './middles';
 import { assign, entriesOf, firstOfPairs, middleEnds, openingsOf } from './sockets';
 import { kindOfChain } from './chain-kinds';

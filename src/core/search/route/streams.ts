@@ -2,7 +2,7 @@ import { isPassiveLink, type Part, type PartPort } from '../../parts';
 import { asked, askedOfHalf, isHalf, sendsOf, type OpenEnd, type Sides } from '../ends';
 import { canBeApart, isCaller } from './far-ends';
 import { kindOfChain } from './chain-kinds';
-import type { PartChain } from './chains';
+import type { PartChain } from './part-chain';
 import { bare, endsOfSource, isOneChain, type Ground } from './ground';
 import { meetingIn, socketsFor, type Arrives } from './meeting';
 import { Rides } from './replay';

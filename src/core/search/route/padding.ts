@@ -1,0 +1,73 @@
+import { isHeadphones, type Part, type PartPort } from '../../parts';
+import { socketKind } from './chain-kinds';
+import { partFor } from './extras';
+import { boxOf } from './gear';
+import { between } from './layout';
+import { boxesOf, couldLeave, hasAll, isPlain, leavesHeadphones, weightOf, type Found } from './rank';
+import type { RouteRequest } from './request';
+import type { Spent } from './rest';
+import { passesCharge } from './vias';
+
+/** What cannot be a better way any more beside those that were found. */
+export class Padding {
+  constructor(
+    private readonly request: RouteRequest,
+    /** Grows. */
+    private readonly found: readonly Found[],
+  ) {}
+
+  /**
+   * Whether a chain has all the boxes of a way that was found, by whichever socket of the recorder it may come, and more: that way is
+   * clear and whole and lacks nothing, so what is more in it is padding (rank.ts). Beside bare leads a box that follows may be another way.
+   * A box that passes a charge on may be wanted for that.
+   */
+  isNeedless(from: PartPort, chain: readonly Part[], middle?: Part): boolean {
+    if (chain.some((one) => passesCharge(one))) return false;
+    const given = boxOf(this.request);
+    const boxes = boxesOf(middle && middle !== given ? [middle, ...chain] : chain);
+    const begins = middle ? this.beginsInto(middle) : `${socketKind(from)}>`;
+    const last = this.request.destinations.at(-1);
+    if (begins === undefined || !last) return false;
+    const sockets = partFor(this.request, last.part).ports.filter(({ direction }) => direction !== 'out');
+    const plain = this.found.filter(
+      (one) => isPlain(one, this.request.prefer) && boxesOf(between(one.layout)).length > 0,
+    );
+    return sockets.map(socketKind).every((socket) =>
+      plain.some((one) => {
+        const known = boxesOf(between(one.layout).filter((part) => !this.isAddedAnyway(part)));
+        const hasEnds = one.kind.trim().startsWith(begins) && one.kind.endsWith(`>${socket}`);
+        return hasEnds && boxes.length > known.length && hasAll(boxes, known);
+      }),
+    );
+  }
+
+  private spent: readonly Spent[] = [];
+
+  /** Ways that were found and weigh no more: whatever else is of their kind, and gives as much, is no better. */
+  spentAt(weight: number): readonly Spent[] {
+    const now = this.found.filter((one) => weightOf(one, this.request.prefer) <= weight);
+    if (now.length !== this.spent.length) this.spent = now.map((one) => this.asSpent(one));
+    return this.spent;
+  }
+
+  private asSpent(one: Found): Spent {
+    const [from = '', ...rest] = one.kind.trim().split('>');
+    const boxes = boxesOf(between(one.layout));
+    const isPlainOne = isPlain(one, this.request.prefer) && boxes.length === rest.length - 1;
+    const leaves = leavesHeadphones(one.layout) || !couldLeave(one.layout);
+    return { from, boxes: rest.slice(0, -1), to: rest.at(-1) ?? '', leaves, isPlain: isPlainOne };
+  }
+
+  /** Ears at a box, which every call-in gets. */
+  private isAddedAnyway(part: Part): boolean {
+    return this.request.wishes?.callers === true && isHeadphones(part);
+  }
+
+  /** What the kinds of all ways over a part in the middle begin with, where the first source has one kind of output. */
+  private beginsInto(middle: Part): string | undefined {
+    const [source] = this.request.sources;
+    const ports = source ? partFor(this.request, source.part).ports : [];
+    const [kind, ...others] = new Set(ports.filter(({ direction }) => direction !== 'in').map(socketKind));
+    return kind !== undefined && others.length === 0 ? `${middle.id} ${kind}>` : undefined;
+  }
+}
