@@ -39,6 +39,8 @@ export interface Ground {
   readonly needless: (from: PartPort, parts: readonly Part[], middle?: Part) => boolean;
   /** Ways from the source to the recorder to which no other of their kind is better any more, where a chain weighs so much. */
   readonly spent: (weight: number) => readonly Spent[];
+  /** The same of a chain into or out of the box that is there, by the order in which they are laid. */
+  readonly spentOn: (leg: number, weight: number) => readonly Spent[];
   /** Whether a source is known to be lost by the way that it has in a layout, whatever else is in it. */
   readonly isLost: (layout: Layout) => boolean;
   /** Of how many ways that is known so far. */
@@ -55,7 +57,10 @@ export interface Ground {
 }
 
 /** What a search stands on before it has begun. */
-export type GroundOfPass = Omit<Ground, 'ceiling' | 'extra' | 'needless' | 'spent' | 'isLost' | 'lostWays'>;
+export type GroundOfPass = Omit<
+  Ground,
+  'ceiling' | 'extra' | 'needless' | 'spent' | 'spentOn' | 'isLost' | 'lostWays'
+>;
 
 /** One source comes to one recorder, over whatever there is. */
 export const isOneChain = ({

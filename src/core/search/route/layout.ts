@@ -30,6 +30,8 @@ export interface Layout {
   readonly carried?: readonly string[];
   /** What comes to its recorders over a part in the middle, as open ends tell it: layouts of which the same is said sound alike. */
   readonly sounds?: string;
+  /** Its chains in the order in which they were laid: the kind of each, and what it weighed. */
+  readonly ways?: readonly { readonly kind: string; readonly weight: number }[];
   /** What its chains are known to weigh beside their parts, whatever is found when it is judged. */
   readonly sure?: number;
 }
@@ -142,7 +144,8 @@ export function withChain(
   }
   const joined = withJoint(grown, at, { part: to, port: toPort });
   const sure = (layout.sure ?? 0) + chain.sure;
-  return { ...joined, kind: `${layout.kind} ${chain.kind}`, ...(sure > 0 && { sure }) };
+  const ways = [...(layout.ways ?? []), { kind: chain.kind, weight: chain.cost.weight }];
+  return { ...joined, kind: `${layout.kind} ${chain.kind}`, ways, ...(sure > 0 && { sure }) };
 }
 
 /** The layout as a rig that the pipeline takes. */

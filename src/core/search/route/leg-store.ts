@@ -5,7 +5,7 @@ import { UNBALANCED_METRES } from '../../engine/levels';
 import { FAR_DOWN, IN_LINE, LOW_DECIBEL, lowBy, SHARED_OUT, TOUCHY } from '../bother';
 import { needsHub } from './carried';
 import { boundsKnown, boundsTo, type Goal, type KnownBounds } from './bounds';
-import { ChainFinder, type Arrival } from './chains';
+import { ChainFinder, type Arrival, type ChainSearch } from './chains';
 import { hasKnobs } from './touchy';
 import { reachFrom } from './reach';
 import { chargesThrough } from './charging';
@@ -230,6 +230,7 @@ export class LegStore {
           needless: (from: PartPort, parts: readonly Part[]) => ground.needless(from, parts, middle),
         }),
         ...(!middle && isOneChain(ground) && { spent: ground.spent }),
+        ...(middle && this.spentOn(ground.sources.length + ground.recorders.indexOf(recorder))),
         course: bothOf(
           charges || carries > 0 ? boxCourse(ground.pool, charges, carries) : FREE,
           isFar ? farCourse(recorder.part, reachByNumbers(ground.request)) : FREE,
@@ -299,9 +300,16 @@ export class LegStore {
         rough: ({ port, end }) => this.roughAt(middle, port, end),
         ...(unboxed !== undefined && { unboxed }),
         course: isFar ? farCourse(middle, reachByNumbers(ground.request)) : FREE,
+        ...this.spentOn(ground.sources.indexOf(source)),
         accepts: (port, end) => passes(middle, port, end),
         always: true,
       });
     });
+  }
+
+  /** What is spent of a chain into or out of the box that is there. */
+  private spentOn(leg: number): Pick<ChainSearch, 'spent'> {
+    const { middle, spentOn } = this.ground;
+    return middle ? { spent: (weight) => spentOn(leg, weight) } : {};
   }
 }

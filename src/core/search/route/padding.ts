@@ -8,6 +8,20 @@ import type { RouteRequest } from './request';
 import type { Spent } from './rest';
 import { passesCharge } from './vias';
 
+/** What a way was found by, between the sockets that a kind names. */
+function asSpent(one: Found, kind: string, { prefer, wishes }: RouteRequest): Spent {
+  const [from = '', ...rest] = kind.trim().split('>');
+  const boxes = boxesOf(between(one.layout));
+  return {
+    from,
+    boxes: rest.slice(0, -1),
+    to: rest.at(-1) ?? '',
+    // Who has callers at a box hears at the box.
+    leaves: wishes?.callers === true || leavesHeadphones(one.layout) || !couldLeave(one.layout),
+    isPlain: isPlain(one, prefer) && boxes.length === rest.length - 1,
+  };
+}
+
 /** What cannot be a better way any more beside those that were found. */
 export class Padding {
   constructor(
@@ -41,21 +55,41 @@ export class Padding {
     );
   }
 
-  private spent: readonly Spent[] = [];
+  private readonly spent = new Map<number, readonly Spent[]>();
 
   /** Ways that were found and weigh no more: whatever else is of their kind, and gives as much, is no better. */
   spentAt(weight: number): readonly Spent[] {
-    const now = this.found.filter((one) => weightOf(one, this.request.prefer) <= weight);
-    if (now.length !== this.spent.length) this.spent = now.map((one) => this.asSpent(one));
-    return this.spent;
+    return this.spentOf(0, (one) =>
+      this.weigh(one) <= weight ? [asSpent(one, one.kind, this.request)] : [],
+    );
   }
 
-  private asSpent(one: Found): Spent {
-    const [from = '', ...rest] = one.kind.trim().split('>');
-    const boxes = boxesOf(between(one.layout));
-    const isPlainOne = isPlain(one, this.request.prefer) && boxes.length === rest.length - 1;
-    const leaves = leavesHeadphones(one.layout) || !couldLeave(one.layout);
-    return { from, boxes: rest.slice(0, -1), to: rest.at(-1) ?? '', leaves, isPlain: isPlainOne };
+  /**
+   * The same of a chain into or out of a box that is there, in the order in which they are laid. What is found with the lead that a way has is not
+   * found with dearer ones of its kind as well: where another way into the box makes no answer with the one, it is taken to make none with
+   * the others (ours).
+   */
+  spentOn(leg: number, weight: number): readonly Spent[] {
+    return this.spentOf(leg, (one) => {
+      const way = one.layout.ways?.[leg];
+      const least = way && way.weight + this.weigh(one) - one.cost.weight;
+      return least !== undefined && least <= weight
+        ? [{ ...asSpent(one, way?.kind ?? '', this.request), isPlain: false }]
+        : [];
+    });
+  }
+
+  /** The list of before while it is as long: it only grows. */
+  private spentOf(leg: number, of: (one: Found) => readonly Spent[]): readonly Spent[] {
+    const now = this.found.flatMap(of);
+    const known = this.spent.get(leg);
+    if (known && known.length === now.length) return known;
+    this.spent.set(leg, now);
+    return now;
+  }
+
+  private weigh(one: Found): number {
+    return weightOf(one, this.request.prefer);
   }
 
   /** Ears at a box, which every call-in gets. */
