@@ -112,6 +112,8 @@ export interface ChainSearch {
   readonly needless?: (from: PartPort, parts: readonly Part[]) => boolean;
   /** Ways to which no other of their kind is better any more, where a chain weighs so much. */
   readonly spent?: (weight: number) => readonly Spent[];
+  /** That is asked after so many open ends, each time. */
+  readonly spentAfter?: number;
   /** Each start is another way, however alike what stands on them: a send is no other send. */
   readonly startsDiffer?: boolean;
   /** Chains that cost more than this are not wanted any more. */
@@ -125,9 +127,6 @@ const soFar = ({ cost, owed }: Node): Cost => plus(cost, { ...NOTHING, weight: o
 const owedAtLast = ({ owed }: Node): Cost => ({ ...NOTHING, weight: Math.max(0, owed) });
 
 const NONE_USED = useOf([]);
-
-/** After so many open ends it is looked whether some kind of ways is spent. */
-const LEARN_AFTER = 50;
 
 /**
  * More leads and adapters than these bought to hang one in another between two boxes are no answer: each is one contact more to
@@ -240,7 +239,7 @@ export class ChainFinder {
 
   private open({ node, bound }: Turn): void {
     this.expanded += 1;
-    if (this.expanded % LEARN_AFTER === 0) this.learn(bound);
+    if (this.expanded % (this.search.spentAfter ?? Infinity) === 0) this.learn(bound);
     if (this.reached.isOutdone(node)) return;
     this.arrive(node);
     if (node.links.length < this.search.longest) this.call(node, this.onwardFrom(node), 0);

@@ -43,7 +43,7 @@ const told = (found: readonly Found[]) =>
     .sort((a, b) => a.price - b.price || a.purchases - b.purchases || a.kind.localeCompare(b.kind));
 
 function answer(request: RouteRequest, longest: number): readonly Found[] {
-  const steps = search(request, { ...LIMITS, longest, milliseconds: 60_000 });
+  const steps = search(request, { ...LIMITS, longest, milliseconds: 60_000, spentAfter: 1 });
   for (;;) {
     const step = steps.next();
     if (step.done) return step.value.found;

@@ -65,7 +65,7 @@ const told = (found: readonly Found[]) =>
   found.map(({ kind, cost }) => ({ kind: kind.trim(), purchases: cost.purchases, price: cost.price }));
 
 function searched(request: RouteRequest, longest: number): readonly Found[] {
-  const steps = search(request, { ...LIMITS, longest, milliseconds: 60_000 });
+  const steps = search(request, { ...LIMITS, longest, milliseconds: 60_000, spentAfter: 1 });
   for (;;) {
     const step = steps.next();
     if (!step.done) continue;

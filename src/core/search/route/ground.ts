@@ -39,8 +39,10 @@ export interface Ground {
   readonly needless: (from: PartPort, parts: readonly Part[], middle?: Part) => boolean;
   /** Ways from the source to the recorder to which no other of their kind is better any more, where a chain weighs so much. */
   readonly spent: (weight: number) => readonly Spent[];
-  /** The same of a chain into or out of the box that is there, by the order in which they are laid. */
-  readonly spentOn: (leg: number, weight: number) => readonly Spent[];
+  /** The same of a chain into or out of a part in the middle, by the order in which they are laid. */
+  readonly spentOn: (middle: Part, leg: number, weight: number) => readonly Spent[];
+  /** That is asked after so many open ends, each time. */
+  readonly spentAfter: number;
   /** Whether a source is known to be lost by the way that it has in a layout, whatever else is in it. */
   readonly isLost: (layout: Layout) => boolean;
   /** Of how many ways that is known so far. */

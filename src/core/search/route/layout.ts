@@ -1,6 +1,7 @@
 import { applyEdit, freshId, portsInOpening, type Joint, type PortRef, type Rig } from '../../rig';
 import type { AppId } from '../../apps';
 import type { Part } from '../../parts';
+import { boxNames, socketKind } from './chain-kinds';
 import type { PartChain } from './part-chain';
 import { costFor, NOTHING, plus, type Cost, type Purse } from './inventory';
 import { priceOf } from './lengths';
@@ -17,6 +18,14 @@ export interface Piece {
   readonly length?: number;
 }
 
+/** What a chain was when it was laid: the kinds of sockets at its ends, its boxes, and what it weighed. */
+export interface LaidWay {
+  readonly from: string;
+  readonly boxes: readonly string[];
+  readonly to: string;
+  readonly weight: number;
+}
+
 /** Parts and joints of a whole route before it is judged. Sources and recorders are the user's own and cost nothing. */
 export interface Layout {
   readonly pieces: readonly Piece[];
@@ -30,8 +39,10 @@ export interface Layout {
   readonly carried?: readonly string[];
   /** What comes to its recorders over a part in the middle, as open ends tell it: layouts of which the same is said sound alike. */
   readonly sounds?: string;
-  /** Its chains in the order in which they were laid: the kind of each, and what it weighed. */
-  readonly ways?: readonly { readonly kind: string; readonly weight: number }[];
+  /** The part in its middle, where every chain leads into that or out of it. */
+  readonly middle?: string;
+  /** Its chains in the order in which they were laid. */
+  readonly ways?: readonly LaidWay[];
   /** What its chains are known to weigh beside their parts, whatever is found when it is judged. */
   readonly sure?: number;
 }
@@ -144,7 +155,13 @@ export function withChain(
   }
   const joined = withJoint(grown, at, { part: to, port: toPort });
   const sure = (layout.sure ?? 0) + chain.sure;
-  const ways = [...(layout.ways ?? []), { kind: chain.kind, weight: chain.cost.weight }];
+  const way: LaidWay = {
+    from: socketKind(chain.from),
+    boxes: boxNames(chain.links),
+    to: socketKind(chain.to),
+    weight: chain.cost.weight,
+  };
+  const ways = [...(layout.ways ?? []), way];
   return { ...joined, kind: `${layout.kind} ${chain.kind}`, ways, ...(sure > 0 && { sure }) };
 }
 

@@ -230,7 +230,8 @@ export class LegStore {
           needless: (from: PartPort, parts: readonly Part[]) => ground.needless(from, parts, middle),
         }),
         ...(!middle && isOneChain(ground) && { spent: ground.spent }),
-        ...(middle && this.spentOn(ground.sources.length + ground.recorders.indexOf(recorder))),
+        spentAfter: ground.spentAfter,
+        ...(middle && this.spentOn(middle, ground.sources.length + ground.recorders.indexOf(recorder))),
         course: bothOf(
           charges || carries > 0 ? boxCourse(ground.pool, charges, carries) : FREE,
           isFar ? farCourse(recorder.part, reachByNumbers(ground.request)) : FREE,
@@ -300,16 +301,16 @@ export class LegStore {
         rough: ({ port, end }) => this.roughAt(middle, port, end),
         ...(unboxed !== undefined && { unboxed }),
         course: isFar ? farCourse(middle, reachByNumbers(ground.request)) : FREE,
-        ...this.spentOn(ground.sources.indexOf(source)),
+        ...this.spentOn(middle, ground.sources.indexOf(source)),
+        spentAfter: ground.spentAfter,
         accepts: (port, end) => passes(middle, port, end),
         always: true,
       });
     });
   }
 
-  /** What is spent of a chain into or out of the box that is there. */
-  private spentOn(leg: number): Pick<ChainSearch, 'spent'> {
-    const { middle, spentOn } = this.ground;
-    return middle ? { spent: (weight) => spentOn(leg, weight) } : {};
+  /** What is spent of a chain into or out of a part in the middle. */
+  private spentOn(middle: Part, leg: number): Pick<ChainSearch, 'spent'> {
+    return { spent: (weight) => this.ground.spentOn(middle, leg, weight) };
   }
 }

@@ -5,22 +5,8 @@ import { boxOf } from './gear';
 import { between } from './layout';
 import { boxesOf, couldLeave, hasAll, isPlain, leavesHeadphones, weightOf, type Found } from './rank';
 import type { RouteRequest } from './request';
-import type { Spent } from './rest';
+import { ANY, type Spent } from './rest';
 import { passesCharge } from './vias';
-
-/** What a way was found by, between the sockets that a kind names. */
-function asSpent(one: Found, kind: string, { prefer, wishes }: RouteRequest): Spent {
-  const [from = '', ...rest] = kind.trim().split('>');
-  const boxes = boxesOf(between(one.layout));
-  return {
-    from,
-    boxes: rest.slice(0, -1),
-    to: rest.at(-1) ?? '',
-    // Who has callers at a box hears at the box.
-    leaves: wishes?.callers === true || leavesHeadphones(one.layout) || !couldLeave(one.layout),
-    isPlain: isPlain(one, prefer) && boxes.length === rest.length - 1,
-  };
-}
 
 /** What cannot be a better way any more beside those that were found. */
 export class Padding {
@@ -55,36 +41,44 @@ export class Padding {
     );
   }
 
-  private readonly spent = new Map<number, readonly Spent[]>();
+  private readonly spent = new Map<string, readonly Spent[]>();
 
   /** Ways that were found and weigh no more: whatever else is of their kind, and gives as much, is no better. */
   spentAt(weight: number): readonly Spent[] {
-    return this.spentOf(0, (one) =>
-      this.weigh(one) <= weight ? [asSpent(one, one.kind, this.request)] : [],
-    );
-  }
-
-  /**
-   * The same of a chain into or out of a box that is there, in the order in which they are laid. What is found with the lead that a way has is not
-   * found with dearer ones of its kind as well: where another way into the box makes no answer with the one, it is taken to make none with
-   * the others (ours).
-   */
-  spentOn(leg: number, weight: number): readonly Spent[] {
-    return this.spentOf(leg, (one) => {
-      const way = one.layout.ways?.[leg];
-      const least = way && way.weight + this.weigh(one) - one.cost.weight;
-      return least !== undefined && least <= weight
-        ? [{ ...asSpent(one, way?.kind ?? '', this.request), isPlain: false }]
-        : [];
+    return this.spentOf('', (one) => {
+      const [way, ...others] = one.layout.ways ?? [];
+      if (!way || others.length > 0 || this.weigh(one) > weight) return [];
+      const isAll = boxesOf(between(one.layout)).length === way.boxes.length;
+      return [{ ...way, leaves: this.leavesAll(one), isPlain: isAll && isPlain(one, this.request.prefer) }];
     });
   }
 
+  /**
+   * The same of a chain into or out of a part in the middle, in the order in which they are laid. What is found with the lead that a way has is not
+   * found with dearer ones of its kind as well: where another way into that part makes no answer with the one, it is taken to make none with
+   * the others (ours). By which sockets of what is bought a way leads makes it no other.
+   */
+  spentOn(middle: Part, leg: number, weight: number): readonly Spent[] {
+    const isThere = boxOf(this.request) === middle;
+    const any = leg < this.request.sources.length ? { to: ANY } : { from: ANY };
+    return this.spentOf(`${middle.id} ${leg}`, (one) => {
+      const way = one.layout.middle === middle.id ? one.layout.ways?.[leg] : undefined;
+      if (!way || way.weight + this.weigh(one) - one.cost.weight > weight) return [];
+      return [{ ...way, ...(isThere ? {} : any), leaves: this.leavesAll(one), isPlain: false }];
+    });
+  }
+
+  /** It leaves a socket for headphones, or nothing like it could; who has callers at a box hears at the box. */
+  private leavesAll({ layout }: Found): boolean {
+    return this.request.wishes?.callers === true || leavesHeadphones(layout) || !couldLeave(layout);
+  }
+
   /** The list of before while it is as long: it only grows. */
-  private spentOf(leg: number, of: (one: Found) => readonly Spent[]): readonly Spent[] {
-    const now = this.found.flatMap(of);
-    const known = this.spent.get(leg);
+  private spentOf(of: string, by: (one: Found) => readonly Spent[]): readonly Spent[] {
+    const now = this.found.flatMap(by);
+    const known = this.spent.get(of);
     if (known && known.length === now.length) return known;
-    this.spent.set(leg, now);
+    this.spent.set(of, now);
     return now;
   }
 

@@ -93,7 +93,7 @@ export class Search {
       ceiling: () => this.ceiling,
       needless: (from, chain, middle) => this.padding.isNeedless(from, chain, middle),
       spent: (weight) => this.padding.spentAt(weight),
-      spentOn: (leg, weight) => this.padding.spentOn(leg, weight),
+      spentOn: (middle, leg, weight) => this.padding.spentOn(middle, leg, weight),
       isLost: verdicts.isLost,
       lostWays: verdicts.lostWays,
     });

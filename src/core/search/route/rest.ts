@@ -1,9 +1,8 @@
 import { isPassiveLink, type Part, type PartPort } from '../../parts';
 import type { OpenEnd } from '../ends';
 import type { Bounds } from './bounds';
-import { kindOfBoxes, socketKind } from './chain-kinds';
+import { boxNames, kindOfBoxes, socketKind } from './chain-kinds';
 import { bothOf, throughOneOf, type Course } from './course';
-import { thingOf } from './twins';
 import { passesCharge } from './vias';
 
 /** A chain so far: where it began, over what, and what stands open. */
@@ -14,6 +13,9 @@ export interface Way {
   /** How far it is on the course that every chain has to take. */
   readonly step: number;
 }
+
+/** Whatever socket it is. */
+export const ANY = '';
 
 /** A way that was found, and that no other of its kind is better than any more. */
 export interface Spent {
@@ -143,14 +145,15 @@ export class Rest {
     const boxes = links.flatMap(({ part }) => (isPassiveLink(part) ? [] : [part]));
     const forks = links.some(({ part }) => isFork(part));
     const rivals = this.spent.filter(
-      (one) => one.from === socketKind(from) && one.to === kind && (one.leaves || !forks),
+      (one) =>
+        [ANY, socketKind(from)].includes(one.from) && [ANY, kind].includes(one.to) && (one.leaves || !forks),
     );
     const needed = (isRival: (one: Spent) => boolean, box: Box): Over | undefined => {
       const those = rivals.filter(isRival);
       if (those.length === 0) return undefined;
       return those.some(({ leaves }) => leaves) ? box : `${box} or a fork`;
     };
-    const names = boxes.map((part) => `${thingOf(part)}`);
+    const names = boxNames(links);
     const isAlike = (one: Spent): boolean => one.boxes.join() === names.join();
     if (boxes.some(passesCharge)) return needed(isAlike, 'a box');
     const isPadding = (one: Spent): boolean =>

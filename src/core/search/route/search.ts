@@ -28,7 +28,11 @@ export interface SearchLimits {
   readonly longest: number;
   /** The same cut by work instead of time, so that it falls at the same place on any machine: open ends and layouts looked at. */
   readonly steps?: number;
+  /** After so many open ends, each time, it is asked what kinds of ways are spent (rest.ts); 50 where absent. */
+  readonly spentAfter?: number;
 }
+
+const SPENT_AFTER = 50;
 
 /** While nothing at all is found it is searched for so many times as long. */
 const PATIENCE = 3;
@@ -268,8 +272,8 @@ function* passed(
 function groundFor(
   request: RouteRequest,
   parts: readonly Part[],
-  sources: Piece[],
-  recorders: Piece[],
+  { sources, recorders }: ReturnType<typeof piecesOf>,
+  { spentAfter = SPENT_AFTER }: SearchLimits,
 ): Omit<GroundOfPass, 'far' | 'takes' | 'longest' | 'toRecorders'> {
   const { budget = Infinity, charge, channels, callers } = request.wishes ?? {};
   const box = boxOf(request);
@@ -285,6 +289,7 @@ function groundFor(
     apart: channels === 'apart',
     callers: callers === true,
     sides: sidesWanted(request, recorders),
+    spentAfter,
     intoParts: new Map(),
     reaches: new Map(),
     ...(box && { middle: box }),
@@ -329,7 +334,7 @@ export function* search(
   const foundIn = new Map<Found, number>();
   let steps = 0;
   const passes = passesOf(grades, request);
-  const common = groundFor(request, parts, sources, recorders);
+  const common = groundFor(request, parts, { sources, recorders }, limits);
   const verdicts = new Verdicts(request, { parts, purse: purseOf(request) });
   for (const [index, pass] of passes.entries()) {
     if (found.length >= limits.count) break;

@@ -1,7 +1,7 @@
 import { isPassiveLink, type Part, type PartPort } from '../../parts';
 import { asked, askedOfHalf, isHalf, sendsOf, type OpenEnd, type Sides } from '../ends';
 import { canBeApart, isCaller } from './far-ends';
-import { kindOfChain } from './chain-kinds';
+import { boxNames, kindOfChain, socketKind } from './chain-kinds';
 import type { PartChain } from './part-chain';
 import { bare, endsOfSource, isOneChain, type Ground } from './ground';
 import { meetingIn, socketsFor, type Arrives } from './meeting';
@@ -188,10 +188,19 @@ function canStandSo(
 const nameInKind = (middle: Part): string => (isPassiveLink(middle) ? 'copper' : middle.id);
 
 /** The whole way as one chain. */
-const asOneChain = (layout: Layout, middle: Part, into: PartChain, out: PartChain): Layout => ({
-  ...layout,
-  kind: ` ${kindOfChain(into.from, [...into.links, { part: middle }, ...out.links], out.to)}`,
-});
+function asOneChain(layout: Layout, middle: Part, into: PartChain, out: PartChain): Layout {
+  const links = [...into.links, { part: middle }, ...out.links];
+  const weight = into.cost.weight + out.cost.weight;
+  const way = { from: socketKind(into.from), boxes: boxNames(links), to: socketKind(out.to), weight };
+  return { ...layout, kind: ` ${kindOfChain(into.from, links, out.to)}`, ways: [way] };
+}
+
+/** A part in the middle, to which nothing is joined yet. */
+function withMiddle(ground: Ground, middle: Part): { layout: Layout; id: string } {
+  const { layout, id } = withPiece(bare(ground), middle);
+  const named = { ...layout, kind: nameInKind(middle), middle: middle.id };
+  return { id, layout: { ...named, ...(ground.middle && { given: id }) } };
+}
 
 /** Sources that join in a part, or one source that a part shares out: legs into it, and legs from it to each recorder. */
 function through(ground: Ground, store: LegStore, middle: Part, at: Stand = 'ahead'): Stream {
@@ -239,13 +248,8 @@ function through(ground: Ground, store: LegStore, middle: Part, at: Stand = 'ahe
       }),
     );
     if (sounds.includes('')) return undefined;
-    const placed = withPiece(bare(ground), middle);
-    const named = {
-      ...placed.layout,
-      kind: nameInKind(middle),
-      ...(ground.middle && { given: placed.id }),
-      sounds: sounds.join(' | '),
-    };
+    const placed = withMiddle(ground, middle);
+    const named = { ...placed.layout, sounds: sounds.join(' | ') };
     const joined = layLegs(named, ground, into.map(intoBought), placed.id, ports);
     const whole = out.reduce((grown, chain, index) => {
       const from = exits[index] ?? chain.from;
