@@ -15,38 +15,24 @@ import {
   useOf,
   type Cost,
   type Purse,
-  type Used,
 } from './inventory';
 import { farthest, farthestByNumbers } from './lengths';
 import { firstOfEach, sameSocket, type Entry, type Pool } from './pool';
 import type { Link, PartChain } from './part-chain';
-import { reachAfter, standsApart, type Reach } from './standing';
+import { reachAfter, standsApart } from './standing';
 import { FREE, isThrough, type Course } from './course';
 import { owingOver, type Owing } from './owing';
-import { Reached } from './reached-ends';
+import { Reached, type Reachable } from './reached-ends';
 import { Rest, type Spent } from './rest';
 
-interface Node {
-  readonly from: PartPort;
-  readonly end: OpenEnd;
+interface Node extends Reachable {
   readonly links: readonly Link[];
-  readonly used: Used;
-  /** Every box on the way. */
-  readonly path: string;
-  readonly cost: Cost;
-  /** How far it is on the course that every chain has to take. */
-  readonly step: number;
-  /** How far it reaches from the last thing that stands somewhere. */
-  readonly reach: Reach;
-  /** Pieces of copper to buy, one in another, since the last box, and before the first. */
-  readonly copper: number;
+  /** Pieces of copper before the first box. */
   readonly first: number;
   /** What its beginning brings with it. */
   readonly extra: Cost;
   /** What is still owed for metres, less what it spares of it. */
   readonly owed: number;
-  /** How far it could be made to reach, metres, as far as that matters. */
-  readonly span: number;
 }
 
 /** Something that could be put on an open end: what it costs as the first of its kind, and the least that follows it. */

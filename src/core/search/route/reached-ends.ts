@@ -12,9 +12,13 @@ export interface Reachable {
   /** Every box on the way. */
   readonly path: string;
   readonly cost: Cost;
+  /** How far it is on the course that every chain has to take. */
   readonly step: number;
+  /** How far it reaches from the last thing that stands somewhere. */
   readonly reach: Reach;
+  /** Pieces of copper to buy, one in another, since the last box. */
   readonly copper: number;
+  /** How far it could be made to reach, metres, as far as that matters. */
   readonly span: number;
 }
 

@@ -81,6 +81,10 @@ describe('what is left to be paid', () => {
     expect(left([plain], 'mobile-preamp')).toBe(30);
     expect(left([plain], 'mobile-preamp', 'di-passive')).toBe(30);
     expect(left([plain], 'di-passive')).toBe(1);
+    // The same boxes the other way round are another way.
+    const two = found(['mobile-preamp', 'di-passive'], { isPlain: true });
+    expect(left([two], 'di-passive', 'mobile-preamp')).toBe(1);
+    expect(left([two], 'mobile-preamp', 'di-passive')).toBe(30);
     expect(left([plain], 'mobile-preamp', 'dongle-usb-c-charge')).toBe(1);
   });
 

@@ -3,6 +3,7 @@ import type { OpenEnd } from '../ends';
 import type { Bounds } from './bounds';
 import { boxNames, kindOfBoxes, socketKind } from './chain-kinds';
 import { bothOf, throughOneOf, type Course } from './course';
+import { hasAll } from './rank';
 import { passesCharge } from './vias';
 
 /** A chain so far: where it began, over what, and what stands open. */
@@ -103,19 +104,6 @@ function socketsOf(asked: RestAsked): Socket[] {
   return [...byKind.values()].map((ports) => new Socket(ports, asked));
 }
 
-/** Whether one list has all of another, each as often, and more. */
-function hasMoreThan(list: readonly string[], other: readonly string[]): boolean {
-  const rest = [...list];
-  return (
-    list.length > other.length &&
-    other.every((id) => {
-      const at = rest.indexOf(id);
-      if (at >= 0) rest.splice(at, 1);
-      return at >= 0;
-    })
-  );
-}
-
 /**
  * The least that is still to be paid. Where a way between two kinds of sockets was found, whatever else has the same boxes weighs more and is
  * the same way, and what has more of them is often padding: there the least is that over what could still make it another.
@@ -157,7 +145,9 @@ export class Rest {
     const isAlike = (one: Spent): boolean => one.boxes.join() === names.join();
     if (boxes.some(passesCharge)) return needed(isAlike, 'a box');
     const isPadding = (one: Spent): boolean =>
-      one.isPlain && one.boxes.length > 0 && (isAlike(one) || hasMoreThan(names, one.boxes));
+      one.isPlain &&
+      one.boxes.length > 0 &&
+      (isAlike(one) || (names.length > one.boxes.length && hasAll(names, one.boxes)));
     // Copper with more in it is another way where something amplifies.
     const isStaged = boxes.some((part) => isBox(part, 'a stage'));
     const isBarer = (one: Spent): boolean => one.isPlain && one.boxes.length === 0 && !isStaged;
