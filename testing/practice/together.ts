@@ -167,6 +167,38 @@ const ANSWERED: readonly PracticeCase[] = [
     answers: [],
     obstacles: ['charge'],
   },
+  {
+    name: 'one microphone for two cameras: its camera lead into a splitter, or a small mixer',
+    from: ['dynamic-xlr'],
+    to: [['camera-trs'], ['camera-trs-plain']],
+    answers: [
+      has('splitter-headphones', 'lead-xlr-trs-camera'),
+      has('mixer-rca-only|mixer-fx-usb', 'lead-xlr'),
+    ],
+  },
+  {
+    name: 'a bass and a voice mixed into a small recorder: a small mixer and a lead from its output',
+    from: ['bass-active', 'dynamic-xlr'],
+    to: [['recorder-small']],
+    wishes: { channels: 'mixed' },
+    answers: [has('mixer-rca-only|mixer-fx-usb', 'lead-xlr')],
+  },
+  {
+    name: 'guitar and voice in a voice room, the portable mixer and its leads owned: a DI box for the guitar',
+    from: ['guitar', 'dynamic-xlr'],
+    to: [['phone-ctia', 'voice-room']],
+    wishes: { channels: 'mono' },
+    drawer: { 'mixer-portable-phone': 1, 'lead-xlr': 1, 'lead-jack-ts': 1, 'lead-trrs-trrs': 1 },
+    answers: [has('mixer-portable-phone', 'di-passive|di-active')],
+  },
+  {
+    name: 'a record deck into an interface that is owned, with its RCA leads: two plugs of 6.35 mm for them',
+    from: ['deck'],
+    to: [['laptop-combo', 'recorder-app']],
+    wishes: { channels: 'stereo' },
+    drawer: { 'lead-rca': 2, 'interface-two-inputs': 1, 'lead-rca-pair-trs': 1 },
+    answers: [has('interface-two-inputs', 'adapter-rca-jack')],
+  },
 ];
 
 export const TOGETHER: readonly PracticeCase[] = [...FOUND_WRONG, ...ANSWERED];

@@ -19,8 +19,8 @@ export const FAR_DOWN = 24;
 export const TOUCHY = 25;
 /** What a bare microphone weighs that copper shares out to several things: as much as the smallest box with an output of its own, bought. Ours. */
 export const SHARED_OUT = 60;
-/** What unlike sources weigh that copper joins ahead of every knob: as much as an interface for both. Ours. */
-export const HEAPED = 100;
+/** What unlike sources, or coils, weigh that copper joins ahead of every knob: as much as a mixer for both and what stands before it. Ours. */
+export const HEAPED = 200;
 /** What a bare microphone weighs that hangs in a socket for line, or that is loaded down to half its power: as much as a mixer that has a preamplifier for it. Ours. */
 export const IN_LINE = 200;
 /** What it weighs that a recorder hangs in a headphone socket, where somebody would listen and turns it to their ears: as much as one thing more to buy. Ours. */

@@ -16,6 +16,13 @@ export class Bounded {
     return (this.known ??= { bound: this.stream.bound }).bound;
   }
 
+  /** What its stream throws together. */
+  throwTogether(): Layout | undefined {
+    const layout = this.stream.throwTogether();
+    this.known = { bound: this.stream.bound };
+    return layout;
+  }
+
   /** One step of the stream. */
   step(): Layout | undefined {
     const layout = this.stream.step();

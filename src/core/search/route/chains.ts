@@ -129,6 +129,8 @@ export class ChainFinder {
   private readonly rest: Rest;
   private readonly owing: Owing | undefined;
   private readonly course: Course;
+  /** Chains that have come to the goal, whether it was their turn already or not. */
+  private readonly arrived: PartChain[] = [];
   /** How many open ends have been looked at. */
   expanded = 0;
   /** What the least chain weighs that was given up because it has too many parts; Infinity where none was. */
@@ -186,6 +188,11 @@ export class ChainFinder {
   /** The least that the next chain can cost; undefined when there is none. */
   get bound(): Cost | undefined {
     return this.queue.peek()?.bound;
+  }
+
+  /** The cheapest so many of what has come to the goal so far: something that has not come there yet may cost less. */
+  nearest(most: number): readonly PartChain[] {
+    return [...this.arrived].sort((a, b) => compareCosts(a.cost, b.cost)).slice(0, most);
   }
 
   /** The next chain, or undefined: when there is none, or after one step that led to none yet. */
@@ -291,6 +298,7 @@ export class ChainFinder {
       const bound = plus(plus(whole, node.extra), there);
       const rough = plus(there, this.sureOf(node.end));
       this.queue.push({ node, bound, to: port, rough });
+      this.arrived.push(this.chainOf(node, port, rough));
     }
   }
 

@@ -31,6 +31,8 @@ function finderOf(name: string, { weights, kinds }: Listed): ChainFinder {
       rests = !rests;
       return rests ? undefined : chains[at++];
     },
+    // Two more than those whose turn has come have come to the goal.
+    nearest: (most: number) => chains.slice(0, at + 2).slice(0, most),
   };
   return finder as unknown as ChainFinder;
 }
@@ -61,10 +63,15 @@ const situation = fc.record({
 });
 type Situation = typeof situation extends fc.Arbitrary<infer T> ? T : never;
 
+interface Combination {
+  readonly name: string;
+  readonly weight: number;
+}
+
 const haveRoom = ({ single }: Situation, a: string, b: string) =>
   a !== b || !single.includes(Number(a.slice(1)));
 
-function found(given: Situation) {
+function legsOf(given: Situation) {
   const { one, first, second, twins, isLast, clashing } = given;
   const twin = new Leg(finderOf('b', first));
   const pair = [twin, twins ? twin : new Leg(finderOf('c', second))];
@@ -84,15 +91,28 @@ function found(given: Situation) {
       return clashing.includes(String([numberOf(a), numberOf(b)]));
     },
   });
-  const combinations: { name: string; weight: number }[] = [];
+  const told = (chains: readonly PartChain[]): Combination => ({
+    name: String([hub, ...others].map((leg) => numberOf(chains[leg ?? 0]!))),
+    weight: chains.reduce((sum, chain) => sum + chain.cost.weight, 0),
+  });
+  return { legs, told };
+}
+
+function found(given: Situation, { legs, told } = legsOf(given)): Combination[] {
+  const combinations: Combination[] = [];
   while (legs.bound) {
     const chains = legs.step();
-    if (!chains) continue;
-    const inOrder = [hub, ...others].map((leg) => numberOf(chains[leg ?? 0]!));
-    combinations.push({
-      name: String(inOrder),
-      weight: chains.reduce((sum, chain) => sum + chain.cost.weight, 0),
-    });
+    if (chains) combinations.push(told(chains));
+  }
+  return combinations;
+}
+
+/** What legs throw together before its turn, until they have nothing more. */
+function thrown({ legs, told }: ReturnType<typeof legsOf>): Combination[] {
+  const combinations: Combination[] = [];
+  while (!legs.areThrown) {
+    const chains = legs.throwTogether();
+    if (chains) combinations.push(told(chains));
   }
   return combinations;
 }
@@ -124,5 +144,26 @@ describe('combinations of legs', () => {
       }),
       { seed: 20261127, numRuns: 3000 },
     );
+  });
+
+  it('are thrown together before their turn, of those that can be together, and change nothing of what follows', () => {
+    let some = 0;
+    fc.assert(
+      fc.property(situation, (given) => {
+        // Of legs that are one any order is as good.
+        const inOrder = ({ name }: Combination): string => {
+          const [i, ...others] = name.split(',');
+          return String(given.twins ? [i, ...others.sort()] : [i, ...others]);
+        };
+        const legs = legsOf(given);
+        const early = thrown(legs).map(inOrder);
+        some += early.length;
+        const all = counted(given);
+        expect(early.filter((name) => !all.includes(name))).toEqual([]);
+        expect(found(given, legs).map(inOrder).sort()).toEqual(all.sort());
+      }),
+      { seed: 20261128, numRuns: 2000 },
+    );
+    expect(some).toBeGreaterThan(2000);
   });
 });

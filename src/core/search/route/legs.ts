@@ -19,6 +19,21 @@ export class Leg {
     return this.finder.cut;
   }
 
+  /** So many that are known: what was found, then the cheapest of what has come to the goal before its turn. */
+  known(most: number): readonly PartChain[] {
+    const found = this.found.slice(0, most);
+    if (found.length === most) return found;
+    const ways = new Set(found.map(({ way }) => way));
+    const others = this.finder.nearest(most).filter(({ way }) => !ways.has(way));
+    return [...found, ...others].slice(0, most);
+  }
+
+  /** One step more; whether anything is left. */
+  goOn(): boolean {
+    this.at(this.found.length);
+    return this.finder.bound !== undefined;
+  }
+
   /** One step toward the chain of this number; gives it once it is there. */
   at(index: number): PartChain | undefined {
     if (this.found[index]) return this.found[index];
@@ -30,6 +45,9 @@ export class Leg {
     return this.found[index];
   }
 }
+
+/** Of each leg so many chains are thrown together before it is their turn. Ours. */
+const MOST_THROWN = 3;
 
 interface Choice {
   readonly indices: readonly number[];
@@ -55,6 +73,17 @@ export interface Sockets {
   readonly classOf: (leg: number, chain: PartChain) => object;
   /** Whether chains of such a pair rule one another out, whatever the others are. */
   readonly clash: (pair: Pair, one: PartChain, other: PartChain) => boolean;
+}
+
+const combinationsOf = (legs: readonly (readonly PartChain[])[]): readonly (readonly PartChain[])[] =>
+  legs.reduce<readonly (readonly PartChain[])[]>(
+    (rows, chains) => rows.flatMap((row) => chains.map((chain) => [...row, chain])),
+    [[]],
+  );
+
+function byWeight(rows: readonly (readonly PartChain[])[]): readonly (readonly PartChain[])[] {
+  const weightOf = (chains: readonly PartChain[]) => chains.reduce((sum, { cost }) => sum + cost.weight, 0);
+  return [...rows].sort((a, b) => weightOf(a) - weightOf(b));
 }
 
 /**
@@ -183,6 +212,48 @@ export class Legs {
     const known = this.room.get(key) ?? this.sockets?.haveRoom(chains) ?? true;
     this.room.set(key, known);
     return known;
+  }
+
+  private readonly thrown = new Set<string>();
+  private isThrown = false;
+
+  /** There is nothing more to be thrown together. */
+  get areThrown(): boolean {
+    return this.isThrown;
+  }
+
+  /**
+   * A combination of what the legs have come to so far, whatever could cost less; or undefined, after one step more of the leg that has come
+   * to the least. Of each leg a few are tried, once.
+   */
+  throwTogether(): readonly PartChain[] | undefined {
+    const known = this.legs.map((leg) => leg.known(MOST_THROWN));
+    const next = byWeight(combinationsOf(known)).find((chains) => {
+      const name = chains.map(({ way }) => way).join(' | ');
+      if (this.thrown.has(name)) return false;
+      this.thrown.add(name);
+      return this.canMeet(chains);
+    });
+    if (!next) this.comeToMore(known.map(({ length }) => length));
+    return next;
+  }
+
+  private comeToMore(known: readonly number[]): void {
+    const least = Math.min(...known);
+    const leg = this.legs[known.indexOf(least)];
+    this.isThrown = least >= MOST_THROWN || !leg?.goOn();
+  }
+
+  /** Whether chains can be used together, as far as that is known. */
+  private canMeet(chains: readonly PartChain[]): boolean {
+    const { sockets } = this;
+    if (!sockets) return true;
+    if (chains.some((chain, leg) => sockets.isLost(leg, chain))) return false;
+    const clashes = sockets.pairs.some((pair) => {
+      const [one, other] = [chains[pair[0]], chains[pair[1]]];
+      return one && other && this.clash(pair, one, other);
+    });
+    return !clashes && sockets.haveRoom(chains);
   }
 
   /** The next combination, or undefined after one step that led to none yet. */

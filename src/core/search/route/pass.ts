@@ -221,6 +221,9 @@ export class Search {
     return weights.length > 0 ? Math.min(...weights) : undefined;
   }
 
+  /** While nothing is found, what was come to before its turn is tried after so many steps. */
+  private nextThrow = DIVE;
+
   private diving: Generator<void> | undefined = this.dive();
 
   /** It has not looked at the cheapest of each shape yet. */
@@ -332,7 +335,22 @@ export class Search {
       yield* this.judgeWaiting();
       return true;
     }
-    return false;
+    const rough = this.thrownFrom(one);
+    if (!rough) return false;
+    const before = this.found.length;
+    for (const whole of this.wholes(rough)) this.offer(whole);
+    yield* this.judgeWaiting();
+    return this.found.length > before;
+  }
+
+  /** Nothing is known to be the cheapest of a shape yet: of what has come to its ends already something may do as well. */
+  private thrownFrom(one: Bounded): Layout | undefined {
+    for (let step = 0; step < DIVE && one.bound && !one.stream.areThrown; step += 1) {
+      this.steps += 1;
+      const layout = one.throwTogether();
+      if (layout) return layout;
+    }
+    return undefined;
   }
 
   /** Judges what waits, the cheapest first, until as much is found as is wanted. */
@@ -361,6 +379,14 @@ export class Search {
     return true;
   }
 
+  private tryThrown(one: Bounded): void {
+    const layout = this.thrownFrom(one);
+    const waited = this.waiting.size;
+    if (layout) for (const whole of this.wholes(layout)) this.offer(whole);
+    const next = this.waiting.size > waited ? this.waiting.pop() : undefined;
+    if (next) this.decide(next);
+  }
+
   private step(): boolean {
     const waiting = this.waiting.peek();
     const cheapest = this.cheapest();
@@ -374,6 +400,11 @@ export class Search {
       return true;
     }
     this.steps += 1;
+    if (this.found.length === 0 && this.steps >= this.nextThrow && cheapest) {
+      this.nextThrow = 2 * this.steps;
+      this.tryThrown(cheapest);
+      return true;
+    }
     const layout = cheapest?.step();
     if (layout) for (const one of this.wholes(layout)) this.offer(one);
     // What is completed weighs far more than its chain may: the first are judged at once, for something to measure the rest by.

@@ -141,16 +141,14 @@ function passesOf(grades: readonly number[], request: RouteRequest): Pass[] {
   return grades.flatMap((grade) => (far ? [false, true] : [true]).map((longRuns) => ({ grade, longRuns })));
 }
 
-/** A search that has not ended after so many steps waits until chains of so few parts were searched to their end: what they give bounds the rest. */
-const PLAIN_STEPS = 2000;
-/** Of one source much more: its long chains end sooner, and what short ones give is soon found by them as well. */
-const PLAIN_STEPS_OF_ONE = 6000;
-/** After so much of it, or so many layouts judged, the cheapest over each box is looked at first. */
-const BOX_STEPS = 4000;
-const BOX_JUDGED = 15;
+/** Where there is one chain, after so much work, or so many layouts judged, the cheapest over each box is looked at: it bounds the rest. */
+const BOX_STEPS = 1500;
+const BOX_JUDGED = 10;
+/** After so much, chains of so few parts are searched to their end for the same reason. */
+const SHORT_STEPS = 6000;
 const SHORT = 3;
-/** Of the time that a search has, so much goes to short chains at the most. */
-const SHORT_SHARE = 0.4;
+/** Of the time that a search has, so much goes to each of these at the most. */
+const ASIDE_SHARE = 0.4;
 
 /** What went before a run: routes found, layouts judged, steps taken. */
 interface Before {
@@ -217,7 +215,7 @@ const shared = (limits: SearchLimits, share: number): SearchLimits => ({
   ...(limits.steps !== undefined && { steps: limits.steps * share }),
 });
 
-/** What a pass came to: its search, what weight it ruled out, and the work of a search over short chains on the way. */
+/** What a pass came to: its search, what weight it ruled out, and the work of searches on the way. */
 interface Passed {
   readonly run: Search;
   readonly left: number;
@@ -235,11 +233,11 @@ interface Aside {
   readonly shapes?: (ground: Ground) => readonly Stream[];
 }
 
-/** The cheapest over each box, where there is one chain; then all chains of few parts. */
-const asidesFor = (ground: Pick<Ground, 'middle' | 'sources' | 'recorders'>): readonly Aside[] => [
-  ...(isOneChain(ground) ? [{ after: BOX_STEPS, orJudged: BOX_JUDGED, shapes: streamsByBox }] : []),
-  { after: ground.sources.length === 1 ? PLAIN_STEPS_OF_ONE : PLAIN_STEPS },
-];
+/** The cheapest over each box, then all chains of few parts. Where there are more chains than one these are thrown together instead (legs.ts). */
+const asidesFor = (ground: Pick<Ground, 'middle' | 'sources' | 'recorders'>): readonly Aside[] =>
+  isOneChain(ground)
+    ? [{ after: BOX_STEPS, orJudged: BOX_JUDGED, shapes: streamsByBox }, { after: SHORT_STEPS }]
+    : [];
 
 /** One pass: at once to its end where that is near, else by way of other searches. */
 function* passed(
@@ -258,7 +256,7 @@ function* passed(
     const left = yield* goOn(run, () => isLong() || late(run), earlier());
     if (!isLong()) return { run, left, more };
     const short = begin(SHORT, { known: run.found, shapes });
-    const [since, share] = [performance.now(), shared(limits, SHORT_SHARE)];
+    const [since, share] = [performance.now(), shared(limits, ASIDE_SHARE)];
     const isOver = () =>
       (shapes !== undefined && !short.isDiving) || isLate(short, share, since, before) || late(short);
     yield* goOn(short, isOver, before);

@@ -23,6 +23,10 @@ export interface Stream {
   readonly bound: Cost | undefined;
   /** The next one, or undefined: when there is none, or after one step that led to none yet. */
   step(): Layout | undefined;
+  /** One of what its legs have come to so far, whatever could cost less; or undefined, after one step that led to none yet. */
+  throwTogether(): Layout | undefined;
+  /** There is nothing more to be thrown together. */
+  readonly areThrown: boolean;
   /** What the least one weighs that was left out because a chain of it has too many parts; Infinity where none was. */
   readonly cut: number;
 }
@@ -72,6 +76,13 @@ function over(
       }
       const chains = legs.step();
       return chains && lay(chains);
+    },
+    throwTogether() {
+      const chains = legs?.throwTogether();
+      return chains && lay(chains);
+    },
+    get areThrown() {
+      return legs?.areThrown ?? false;
     },
   };
 }
