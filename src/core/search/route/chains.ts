@@ -54,6 +54,9 @@ interface Turn {
   readonly next?: Entry;
 }
 
+/** The turn of something that is at the goal. */
+type Arrived = Turn & Required<Pick<Turn, 'to' | 'rough'>>;
+
 /** An open end at a port of a goal, and what it came from and over. */
 export interface Arrival {
   readonly from: PartPort;
@@ -130,7 +133,7 @@ export class ChainFinder {
   private readonly owing: Owing | undefined;
   private readonly course: Course;
   /** Chains that have come to the goal, whether it was their turn already or not. */
-  private readonly arrived: PartChain[] = [];
+  private readonly arrived: Arrived[] = [];
   /** How many open ends have been looked at. */
   expanded = 0;
   /** What the least chain weighs that was given up because it has too many parts; Infinity where none was. */
@@ -192,7 +195,8 @@ export class ChainFinder {
 
   /** The cheapest so many of what has come to the goal so far: something that has not come there yet may cost less. */
   nearest(most: number): readonly PartChain[] {
-    return [...this.arrived].sort((a, b) => compareCosts(a.cost, b.cost)).slice(0, most);
+    const byCost = [...this.arrived].sort((a, b) => compareCosts(a.bound, b.bound));
+    return byCost.slice(0, most).map(({ node, to, rough }) => this.chainOf(node, to, rough));
   }
 
   /** The next chain, or undefined: when there is none, or after one step that led to none yet. */
@@ -297,8 +301,9 @@ export class ChainFinder {
       const whole = plus(plus(node.cost, costFor(0, 0, 1, purse)), owedAtLast(node));
       const bound = plus(plus(whole, node.extra), there);
       const rough = plus(there, this.sureOf(node.end));
-      this.queue.push({ node, bound, to: port, rough });
-      this.arrived.push(this.chainOf(node, port, rough));
+      const turn = { node, bound, to: port, rough };
+      this.arrived.push(turn);
+      this.queue.push(turn);
     }
   }
 

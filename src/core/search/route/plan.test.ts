@@ -150,6 +150,11 @@ describe('what cannot be met', { timeout: 120_000 }, () => {
       '/sources/0/part is "no-such"; the catalogue has no such part.',
     ],
     ['a source that is none', { sources: [{ part: 'lead-trs-trs' }] }, 'which gives no sound of its own.'],
+    [
+      'a receiver whose packs are the sources',
+      { sources: [{ part: 'receiver-two-channel' }] },
+      'what it gets its sound from is the source, and it is named under “drawer” or “through”.',
+    ],
     ['keys that are no sound', { sources: [{ part: 'midi-keyboard' }] }, 'is named under “carried”'],
     ['a recorder that is none', { destinations: [{ part: 'lead-trs-trs' }] }, 'which records nothing'],
     ['an unknown app', { destinations: [{ part: 'phone-ctia', app: 'x' }] }, 'there is no such app class'],

@@ -13,7 +13,14 @@ export type RequestProblem =
   | { readonly code: 'malformed'; readonly at: string; readonly value: string; readonly expected: string }
   | { readonly code: 'unknown-part'; readonly at: string; readonly value: string }
   | { readonly code: 'unknown-app'; readonly at: string; readonly value: string }
-  | { readonly code: 'no-sound'; readonly at: string; readonly value: string; readonly isCarried: boolean }
+  | {
+      readonly code: 'no-sound';
+      readonly at: string;
+      readonly value: string;
+      readonly isCarried: boolean;
+      /** It passes on the sound of something else. */
+      readonly passesOn: boolean;
+    }
   | { readonly code: 'no-recorder'; readonly at: string; readonly value: string }
   | { readonly code: 'nothing-goes-in'; readonly at: string; readonly value: string }
   | {
@@ -41,13 +48,23 @@ function* ownPartProblems(request: RouteRequest): Problems {
   }
 }
 
+/** A box or a radio link: what feeds it is the source, and it is something that is owned. */
+const passesOn = ({ paths = [], ports }: Part): boolean =>
+  paths.length > 0 || ports.some(({ connector }) => connector === 'radio');
+
 function* sourceProblems(request: RouteRequest): Problems {
   for (const [index, source] of request.sources.entries()) {
     const at = `/sources/${index}`;
     const part = partIn(request, source.part);
     if (!part) yield { code: 'unknown-part', at: `${at}/part`, value: quoteValue(source.part) };
     else if (!isSource(part) && !isSpoken(part) && !playsBack(part))
-      yield { code: 'no-sound', at: `${at}/part`, value: part.name, isCarried: canBeCarried(part) };
+      yield {
+        code: 'no-sound',
+        at: `${at}/part`,
+        value: part.name,
+        isCarried: canBeCarried(part),
+        passesOn: passesOn(part),
+      };
     yield* unusableProblems(part, source.unusable, `${at}/unusable`);
     for (const [id, value] of Object.entries(source.settings ?? {})) {
       if (part && !canStand(part, id, value)) {
@@ -188,6 +205,13 @@ export const wishesMade = ({ wishes = {}, distances = [] }: RouteRequest): WishN
       (name === 'length' && distances.some(({ metres }) => metres > 0)),
   );
 
+const noSoundBut = ({ isCarried, passesOn }: RequestProblem & { readonly code: 'no-sound' }): string => {
+  if (isCarried) return '; what stays plugged in beside the sound is named under “carried”';
+  return passesOn
+    ? '; what it gets its sound from is the source, and it is named under “drawer” or “through”'
+    : '';
+};
+
 /** One sentence that names the place and the value. */
 export function sayRequestProblem(problem: RequestProblem): string {
   switch (problem.code) {
@@ -198,7 +222,7 @@ export function sayRequestProblem(problem: RequestProblem): string {
     case 'unknown-app':
       return `${problem.at} is ${problem.value}; there is no such app class.`;
     case 'no-sound':
-      return `${problem.at} is “${problem.value}”, which gives no sound of its own${problem.isCarried ? '; what stays plugged in beside the sound is named under “carried”' : ''}.`;
+      return `${problem.at} is “${problem.value}”, which gives no sound of its own${noSoundBut(problem)}.`;
     case 'no-recorder':
       return `${problem.at} is “${problem.value}”, which records nothing.`;
     case 'nothing-goes-in':
