@@ -13,6 +13,7 @@ import { bestOf, isBoundToPad, leavesHeadphones, sensibleBeside, weightOf, type 
 import { Padding } from './padding';
 import type { RouteRequest } from './request';
 import { couldReachSides } from './reached';
+import { paddedFor } from './repairs';
 import { overruns } from './runs';
 import { turnedWithin } from './turned';
 import type { Ground, GroundOfPass } from './ground';
@@ -175,6 +176,8 @@ export class Search {
       apart,
       lost,
     });
+    // A pad weighs about as much as that: it is tried at once, and not when its turn comes.
+    if (touchy) for (const padded of paddedFor(verdict.layout, this.request, this.stock)) this.offer(padded);
   }
 
   private best: readonly Found[] = [];

@@ -50,3 +50,9 @@ export function repairsOf(
     bridgings(one, request),
   );
 }
+
+/** Layouts with a pad ahead of what records, where knobs alone keep it from clipping. What it sounds like is another thing then, and nothing is known to weigh for sure. */
+export const paddedFor = (layout: Layout, request: RouteRequest, { parts }: Stock): Layout[] =>
+  withPadAt(layout, layout.recorders, parts)
+    .map(({ sounds: _, ...padded }): Layout => ({ ...padded, sure: 0 }))
+    .flatMap((padded) => bridgings(padded, request));

@@ -25,3 +25,15 @@ describe('what several legs have come to is thrown together before its turn', ()
     expect(plan(requestOf(asked), SOON).routes[0]?.parts).toContain('splitter-headphones');
   });
 });
+
+// Common practice: a line output into a microphone input goes through a pad, and is not kept from clipping by knobs far down.
+describe('where knobs alone would keep a recorder from clipping', () => {
+  it.each([
+    'two dynamic microphones mixed into a camera',
+    'a call on an 8-pin phone and a voice into a camera',
+    'a phone’s backing track and a voice mixed into a camera',
+  ])('the pad is tried at once: %s', (name) => {
+    const asked = PRACTICE.find((one) => one.name.startsWith(name))!;
+    expect(plan(requestOf(asked), SOON).routes[0]?.parts).toContain('pad-jack-40');
+  });
+});
