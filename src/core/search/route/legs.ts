@@ -246,14 +246,21 @@ export class Legs {
 
   /** Whether chains can be used together, as far as that is known. */
   private canMeet(chains: readonly PartChain[]): boolean {
-    const { sockets } = this;
-    if (!sockets) return true;
-    if (chains.some((chain, leg) => sockets.isLost(leg, chain))) return false;
-    const clashes = sockets.pairs.some((pair) => {
+    const kinds = chains.map((chain, leg) => this.kindOf(leg, chain));
+    return this.lostAmong(chains) < 0 && !this.clashAmong(chains) && this.hasRoom(chains, kinds);
+  }
+
+  /** The first leg whose chain is known to be lost; −1 where none is. */
+  private lostAmong(chains: readonly PartChain[]): number {
+    return chains.findIndex((chain, leg) => this.sockets?.isLost(leg, chain));
+  }
+
+  /** The first pair whose chains rule one another out. */
+  private clashAmong(chains: readonly PartChain[]): Pair | undefined {
+    return this.sockets?.pairs.find((pair) => {
       const [one, other] = [chains[pair[0]], chains[pair[1]]];
       return one && other && this.clash(pair, one, other);
     });
-    return !clashes && sockets.haveRoom(chains);
   }
 
   /** The next combination, or undefined after one step that led to none yet. */
@@ -276,15 +283,12 @@ export class Legs {
     const name = indices.join();
     if (this.left.has(name)) return undefined;
     this.left.add(name);
-    const lost = chains.findIndex((chain, leg) => this.sockets?.isLost(leg, chain));
+    const lost = this.lostAmong(chains);
     if (lost >= 0) {
       this.goOn(indices, lost, {});
       return undefined;
     }
-    const clashing = this.sockets?.pairs.find((pair) => {
-      const [one, other] = [chains[pair[0]], chains[pair[1]]];
-      return one && other && this.clash(pair, one, other);
-    });
+    const clashing = this.clashAmong(chains);
     if (clashing) {
       this.goOnFrom(indices, clashing);
       return undefined;
