@@ -27,6 +27,8 @@ export const IN_LINE = 200;
 export const EARS_TAKEN = 5;
 /** What it weighs that a sound device, which could give numbers itself, is heard by another one as a voltage: as much as the smallest interface. Ours. */
 export const CONVERTED_BEHIND = 60;
+/** What it weighs that a mixer which is bought is heard as a voltage by another sound device that is bought: as much as people pay for a mixer that converts. Ours. */
+export const MIXED_BEHIND = 30;
 /** What it weighs that something else hangs where a capsule is to be fed, in a box made for that: more than a DI box costs beside it. Ours. */
 export const FED_FOR_NOTHING = 30;
 /** A preamplifier leaves 60 to 70 dB between a microphone's peaks and its own noise, a line input 20 less. Typical. */

@@ -79,14 +79,15 @@ function isInLine(
   sounds: readonly Sound[],
   heard: ReadonlyMap<string, readonly Amplitude[]>,
 ): boolean {
-  const clear = ways.flatMap(({ from, noise }) =>
-    sounds.flatMap(({ bare, crest }, index) => {
-      const sensed = heard.get(from)?.[index];
-      const over = bare && sensed ? overNoise(sensed, crest, noise) : -Infinity;
-      return over >= LEAST_OVER_NOISE - GRACE ? [over] : [];
-    }),
-  );
-  return clear.length > 0 && Math.max(...clear) < CLEAR_OF_FIRST - GRACE;
+  if (!sounds.some(({ bare }) => bare)) return false;
+  let clearest = -Infinity;
+  for (const { from, noise } of ways)
+    for (const [index, sensed] of heard.get(from)?.entries() ?? []) {
+      const { bare = false, crest = 0 } = sounds[index] ?? {};
+      const over = bare ? overNoise(sensed, crest, noise) : -Infinity;
+      if (over >= LEAST_OVER_NOISE - GRACE) clearest = Math.max(clearest, over);
+    }
+  return clearest > -Infinity && clearest < CLEAR_OF_FIRST - GRACE;
 }
 
 /** Holds what drives bring under their clip levels; whether one would clip with every knob down. */

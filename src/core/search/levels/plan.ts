@@ -3,7 +3,7 @@ import { bareOutcomeFrom, type Outcome } from '../../judge';
 import { applyEdit, type Rig, type RigEdit } from '../../rig';
 import type { Control } from '../settings/controls';
 import { alikeControls, type Alike } from './alike';
-import { keyOf, solve, type Chosen } from './solve';
+import { keyOf, MOST_SHARED, solve, type Chosen } from './solve';
 import { chainModels, type ChainModel } from './model';
 import { compareScores, NO_SCORE, addScores, offTarget, USUAL_AIM, type Aim, type Score } from './score';
 import { addsFor, type Add } from './adds';
@@ -64,16 +64,17 @@ const MOST_TURNS = 3;
 
 /**
  * Every knob and switch with a gain set so that peaks come to the target with the least noise and the wanted room at every stage.
- * By sums of what the engine has worked out, and proved by the whole pipeline: what would make the verdict worse is not given.
+ * By sums of what the engine has worked out, and proved by the whole pipeline: what would make the verdict worse is not given. Of more than
+ * `mostShared` ways to set what chains share the coarse ones are weighed, then those around the best.
  */
-export function planGains(rig: Rig, aim: Aim = USUAL_AIM): GainPlan {
+export function planGains(rig: Rig, aim: Aim = USUAL_AIM, mostShared = MOST_SHARED): GainPlan {
   const begun = stand(rig);
   let at = begun;
   let exact = true;
   const settings = new Map<string, PlannedSetting>();
   for (let turn = 0; turn < MOST_TURNS; turn += 1) {
     const models = chainModels(at.facts);
-    const solved = solve(models, aim);
+    const solved = solve(models, aim, mostShared);
     const controls = new Map(models.flatMap((model) => model.controls.map((c) => [keyOf(c), c] as const)));
     const moved = [...solved.chosen].flatMap(([key, place]): PlannedSetting[] => {
       const control = controls.get(key);

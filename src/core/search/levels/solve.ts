@@ -232,8 +232,8 @@ function* nearest<T extends object>(
   }
 }
 
-/** More ways to set what several chains share are not all weighed. */
-const MOST_SHARED = 10_000;
+/** More ways to set what several chains share are not all weighed, unless somebody asks for fewer. */
+export const MOST_SHARED = 10_000;
 
 /** Places of a control, thinned out to so many. */
 function thinned(places: readonly Place[], most: number): readonly Place[] {
@@ -273,13 +273,13 @@ function groups(models: readonly ChainModel[]): ChainModel[][] {
   return found;
 }
 
-function solveGroup(group: readonly ChainModel[], aim: Aim): Solution {
+function solveGroup(group: readonly ChainModel[], aim: Aim, mostShared: number): Solution {
   const all = new Map(group.flatMap((model) => model.controls.map((c) => [keyOf(c), c] as const)));
   const shared = [...all].flatMap(([key, control]) =>
     group.filter((model) => model.controls.some((c) => keyOf(c) === key)).length > 1 ? [control] : [],
   );
-  const most = Math.max(2, Math.floor(MOST_SHARED ** (1 / Math.max(1, shared.length))));
-  const exact = shared.reduce((count, { places }) => count * places.length, 1) <= MOST_SHARED;
+  const most = Math.max(2, Math.floor(mostShared ** (1 / Math.max(1, shared.length))));
+  const exact = shared.reduce((count, { places }) => count * places.length, 1) <= mostShared;
   const keys = new Map(shared.map((control) => [control, keyOf(control)]));
   const names = new Set(keys.values());
   const solvers = group.map((model) => new ChainSolver(model, aim, names));
@@ -317,8 +317,8 @@ function solveGroup(group: readonly ChainModel[], aim: Aim): Solution {
 }
 
 /** The best places of every control of some chains by their sums. */
-export function solve(models: readonly ChainModel[], aim: Aim): Solution {
-  const solved = groups(models).map((group) => solveGroup(group, aim));
+export function solve(models: readonly ChainModel[], aim: Aim, mostShared = MOST_SHARED): Solution {
+  const solved = groups(models).map((group) => solveGroup(group, aim, mostShared));
   return {
     chosen: new Map(solved.flatMap(({ chosen }) => [...chosen])),
     score: solved.reduce((sum, { score }) => addScores(sum, score), NO_SCORE),

@@ -192,9 +192,9 @@ function sibling(layout: Layout, ref: PortRef): PartPort | undefined {
 
 /** Every joint of a piece: its own end, and the other. */
 const jointsAt = ({ joints }: Layout, id: string): { own: PortRef; far: PortRef }[] =>
-  joints.flatMap(({ plug, jack }) =>
-    plug.part === id ? [{ own: plug, far: jack }] : jack.part === id ? [{ own: jack, far: plug }] : [],
-  );
+  joints
+    .filter(({ plug, jack }) => plug.part === id || jack.part === id)
+    .map(({ plug, jack }) => (plug.part === id ? { own: plug, far: jack } : { own: jack, far: plug }));
 
 /** A second lead beside one between two parts that have a further socket alike at either end. */
 export function withSecondLead(layout: Layout): Layout[] {

@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { allFacts } from '../../engine';
 import { layRig, type RigSketch } from '../../../../testing/lay-rig';
-import { CONVERTED_BEHIND, EARS_TAKEN } from '../bother';
+import { CONVERTED_BEHIND, EARS_TAKEN, HEAPED, IN_LINE, MIXED_BEHIND } from '../bother';
+import { LIMITS, search } from './search';
+import { weightOf } from './rank';
+import type { RouteRequest } from './request';
 import { roughnessOf } from './rough';
 
 const rough = (sketch: RigSketch, given?: string): number => roughnessOf(allFacts(layRig(sketch))[0], given);
@@ -40,5 +43,146 @@ describe('a sound device that is heard by another one', () => {
       settings,
     };
     expect(rough(camera)).toBe(EARS_TAKEN);
+  });
+});
+
+// Common practice: who buys a mixer for a host with a port for numbers takes one that converts.
+describe('a mixer that is heard by another sound device', () => {
+  const parts = {
+    keys: 'keyboard',
+    lead: 'lead-jack-ts',
+    voice: 'dynamic-xlr',
+    xlr: 'lead-xlr',
+    mixer: 'mixer-rca-only',
+    pad: 'lead-line-headset-pad',
+  };
+  const joints = [
+    'lead.a keys.left',
+    'lead.b mixer.pair-1-left',
+    'voice.out xlr.holes',
+    'xlr.pins mixer.mic-1',
+    'pad.big mixer.phones',
+  ];
+  const byDongle: RigSketch = {
+    others: ['voice'],
+    parts: { ...parts, dongle: 'dongle-usb-c-headset', phone: 'phone-usb-c' },
+    joints: [...joints, 'pad.trrs dongle.jack', 'dongle.plug phone.port'],
+    settings: { mixer: { 'gain-1': 40 } },
+  };
+
+  it('weighs as much as people pay for one that converts; not where it is there already, nor into a jack', () => {
+    expect(rough(byDongle)).toBe(MIXED_BEHIND + EARS_TAKEN);
+    expect(rough(byDongle, 'mixer')).toBe(EARS_TAKEN);
+    const byJack: RigSketch = {
+      ...byDongle,
+      parts: { ...parts, phone: 'phone-ctia' },
+      joints: [...joints, 'pad.trrs phone.jack'],
+    };
+    expect(rough(byJack)).toBe(EARS_TAKEN);
+  });
+});
+
+// Common practice: a splitter shares out; what is joined goes into a mixer. Two receivers of one kind, or two clip-ons, in a splitter's sockets are the exception.
+describe('sources that copper joins', () => {
+  const others = ['other'];
+  const into = (splitter: string): RigSketch => ({
+    others,
+    parts: {
+      one: 'dynamic-xlr',
+      other: 'dynamic-xlr',
+      a: 'lead-xlr-trs-camera',
+      b: 'lead-xlr-trs-camera',
+      splitter,
+      camera: 'camera-trs',
+    },
+    joints: [
+      'one.out a.holes',
+      'other.out b.holes',
+      'a.small splitter.one',
+      'b.small splitter.two',
+      'splitter.plug camera.mic',
+    ],
+  });
+
+  it('two bare microphones are heaped, and loaded down; a side each they are neither', () => {
+    expect(rough(into('splitter-headphones'))).toBe(HEAPED + IN_LINE);
+    expect(rough(into('splitter-left-right'))).toBe(0);
+  });
+
+  it.each([
+    ['receiver-trs', 0],
+    ['receiver-tip-only', HEAPED],
+  ])('a receiver beside %s', (other, weighs) => {
+    const joined: RigSketch = {
+      others,
+      parts: {
+        one: 'receiver-trs',
+        other,
+        a: 'lead-trs-trs',
+        b: 'lead-trs-trs',
+        splitter: 'splitter-headphones',
+        camera: 'camera-trs',
+      },
+      joints: [
+        'a.a one.out',
+        'b.a other.out',
+        'a.b splitter.one',
+        'b.b splitter.two',
+        'splitter.plug camera.mic',
+      ],
+    };
+    expect(rough(joined)).toBe(weighs);
+  });
+
+  it('outputs of two boxes of one kind are heaped, too', () => {
+    const boxes: RigSketch = {
+      others,
+      parts: {
+        one: 'dynamic-xlr',
+        other: 'dynamic-xlr',
+        x: 'lead-xlr',
+        y: 'lead-xlr',
+        box: 'mixer-one-mic',
+        further: 'mixer-one-mic',
+        a: 'lead-line-mono-both',
+        b: 'lead-line-mono-both',
+        splitter: 'splitter-headphones',
+        camera: 'camera-trs',
+      },
+      joints: [
+        'one.out x.holes',
+        'x.pins box.mic',
+        'other.out y.holes',
+        'y.pins further.mic',
+        'box.left a.big',
+        'further.left b.big',
+        'a.small splitter.one',
+        'b.small splitter.two',
+        'splitter.plug camera.mic',
+      ],
+    };
+    expect(rough(boxes)).toBe(HEAPED);
+  });
+
+  it('weigh so where nothing better is to be had, and are not left out; a side each they do not', () => {
+    const request = (channels: 'mixed' | 'apart'): RouteRequest => ({
+      format: 'symplex-request',
+      version: 1,
+      sources: [{ part: 'dynamic-xlr' }, { part: 'dynamic-xlr' }],
+      destinations: [{ part: 'camera-trs', app: 'camera' }],
+      wishes: { channels },
+      catalogue: ['lead-xlr-trs-camera', 'splitter-headphones', 'splitter-left-right'],
+    });
+    const best = (channels: 'mixed' | 'apart') => {
+      const steps = search(request(channels), { ...LIMITS, milliseconds: Infinity });
+      for (;;) {
+        const next = steps.next();
+        if (next.done) return next.value.found[0];
+      }
+    };
+    const [mixed, apart] = [best('mixed'), best('apart')];
+    expect(mixed && weightOf(mixed) - mixed.cost.weight).toBeGreaterThanOrEqual(HEAPED);
+    expect(mixed?.layout.sure).toBe(HEAPED);
+    expect(apart && weightOf(apart) - apart.cost.weight).toBeLessThan(HEAPED);
   });
 });

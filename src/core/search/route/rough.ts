@@ -7,6 +7,7 @@ import {
   FED_FOR_NOTHING,
   HEAPED,
   IN_LINE,
+  MIXED_BEHIND,
   SHARED_OUT,
 } from '../bother';
 import { magnitude, nodeKey } from '../../engine/circuit';
@@ -16,27 +17,39 @@ import type { Chain } from '../../engine/flow';
 import type { Part } from '../../parts';
 import { isBareMicrophone, partOf, type Rig } from '../../rig';
 
-/** The first thing that a source's sound comes into: a stage's sense, or a channel of a converter. */
-function firstPlace({ stages, input, number }: Chain): string | undefined {
-  const [, first, next] = stages;
-  if (!first) return undefined;
-  return first.is === 'converter' ? `${input} ${number}` : `${first.placed} ${next?.path?.from ?? ''}`;
+/** A coil, or a bare microphone that is no capsule on plug-in power: even another of its kind takes half of what it gives. */
+const isTender = (part: Part): boolean => {
+  const has = (kind: string) => part.circuit.some((one) => one.kind === kind);
+  return has('inductor') || (isBareMicrophone(part) && !has('electret'));
+};
+
+/** Whether sources of these kinds are not to be joined by copper: unlike ones, or tender ones. */
+export const areUnlike = (parts: readonly Part[]): boolean =>
+  new Set(parts.map(({ id }) => id)).size > 1 || (parts.length > 1 && parts.some(isTender));
+
+/** Where a chain comes into a stage or a channel of a converter, and what drives it there: a box, or the source by its kind, for two of one kind that are not tender are as good as one. */
+function drivenPlaces(
+  { rig }: Facts,
+  { source, stages, input, number }: Chain,
+): [place: string, by: string][] {
+  return stages.flatMap(({ is, placed }, n): [string, string][] => {
+    const before = stages[n - 1];
+    if (!before || (is !== 'input' && is !== 'converter')) return [];
+    const place = is === 'converter' ? `${input} ${number}` : `${placed} ${stages[n + 1]?.path?.from ?? ''}`;
+    const part = n === 1 ? partOf(rig, source) : undefined;
+    return [[place, part && !isTender(part) ? part.id : `at ${before.placed}`]];
+  });
 }
 
-const hasCoil = (part: Part | undefined): boolean =>
-  part?.circuit.some(({ kind }) => kind === 'inductor') ?? false;
-
-/** Unlike sources, or coils, that copper joins ahead of everything: each loads the other, and no knob behind sets one against the other. */
-function isHeaped(rig: Rig, chains: readonly Chain[]): boolean {
-  const kinds = new Map<string, Set<string>>();
-  for (const chain of chains) {
-    const place = firstPlace(chain);
-    const part = partOf(rig, chain.source);
-    if (place === undefined || part === undefined) continue;
-    const name = hasCoil(part) ? chain.source : part.id;
-    kinds.set(place, (kinds.get(place) ?? new Set()).add(name));
-  }
-  return [...kinds.values()].some(({ size }) => size > 1);
+/**
+ * Unlike sources, coils, bare microphones, or outputs of boxes that copper joins: each loads the other, and no knob behind sets one against the other. What
+ * is joined goes into a mixer; a splitter shares out (common practice).
+ */
+function isHeaped(facts: Facts, chains: readonly Chain[]): boolean {
+  const drivers = new Map<string, Set<string>>();
+  for (const [place, by] of chains.flatMap((chain) => drivenPlaces(facts, chain)))
+    drivers.set(place, (drivers.get(place) ?? new Set()).add(by));
+  return [...drivers.values()].some(({ size }) => size > 1);
 }
 
 function isBare(rig: Rig, source: string): boolean {
@@ -128,15 +141,34 @@ const isConvertedBehind = (facts: Facts, chains: readonly Chain[], given: string
   );
 };
 
+/** It hears by radio: two packs are one thing to whoever buys them. */
+const isReceiver = (part: Part | undefined): boolean =>
+  part?.ports.some(({ connector }) => connector === 'radio') ?? false;
+
+/** A box in which several sources join, and that is not there already, is heard by another sound device that is not what records: practice takes a mixer that converts. */
+const isMixedBehind = (facts: Facts, chains: readonly Chain[], given: string | undefined): boolean => {
+  const mixed = new Map<string, Set<string>>();
+  for (const { source, stages } of chains) {
+    const last = stages.at(-1)?.placed ?? '';
+    if (!isSoundDevice(partOf(facts.rig, last))) continue;
+    const isMixer = (placed: string) =>
+      placed !== last && placed !== given && !isReceiver(partOf(facts.rig, placed));
+    const boxes = stages.filter(({ is, placed }) => is === 'input' && isMixer(placed));
+    for (const { placed } of boxes) mixed.set(placed, (mixed.get(placed) ?? new Set()).add(source));
+  }
+  return [...mixed.values()].some(({ size }) => size > 1);
+};
+
 /** What it weighs that copper or a socket stands where practice takes a box of another kind (common practice). `given`: a box that is there. */
 export function roughnessOf(facts: Facts, given?: string): number {
   const chains = arrivalChains(facts);
   return (
-    (isHeaped(facts.rig, chains) ? HEAPED : 0) +
+    (isHeaped(facts, chains) ? HEAPED : 0) +
     (isInLine(facts, chains) || isLoadedDown(facts, chains) ? IN_LINE : 0) +
     (isSharedOut(facts.rig, chains) ? SHARED_OUT : 0) +
     (takesEars(facts, chains) ? EARS_TAKEN : 0) +
     (isConvertedBehind(facts, chains, given) ? CONVERTED_BEHIND : 0) +
+    (isMixedBehind(facts, chains, given) ? MIXED_BEHIND : 0) +
     (isFedForNothing(facts, chains) ? FED_FOR_NOTHING : 0)
   );
 }

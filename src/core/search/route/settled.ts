@@ -2,7 +2,7 @@ import { FAINTEST } from '../../checks';
 import { allFacts } from '../../engine';
 import { bareOutcomeFrom, type Outcome } from '../../judge';
 import { applyEdit, type Rig } from '../../rig';
-import { keepsItsSides, planGains } from '../levels';
+import { keepsItsSides, planGains, USUAL_AIM } from '../levels';
 import { isBetter, settle, sideThrows, type Settled } from '../settings';
 import { lowness } from '../bother';
 import { settleCallIn } from './call-in';
@@ -12,10 +12,13 @@ import type { RouteRequest } from './request';
 export const isFaint = ({ arrives }: Outcome): boolean =>
   arrives.some(({ state, peak }) => state === 'recorded' && peak < FAINTEST);
 
+/** Ways to set what chains share that are weighed of a layout that is one of many. Ours. */
+const MOST_SHARED = 1000;
+
 /** What is clean and low with its knobs as they were settled, with those that the gain plan gives it. */
 function raised(settled: Settled): Settled {
   if (settled.judged.verdict !== 'clean' || lowness(settled.judged) === 0) return settled;
-  const { rig, outcome } = planGains(settled.rig);
+  const { rig, outcome } = planGains(settled.rig, USUAL_AIM, MOST_SHARED);
   return isBetter(outcome, settled.judged)
     ? { ...settled, rig, judged: outcome, facts: allFacts(rig)[0] }
     : settled;

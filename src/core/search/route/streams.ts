@@ -1,4 +1,5 @@
 import { isPassiveLink, type Part, type PartPort } from '../../parts';
+import { HEAPED } from '../bother';
 import { asked, askedOfHalf, isHalf, sendsOf, type OpenEnd, type Sides } from '../ends';
 import { canBeApart, isCaller } from './far-ends';
 import { boxNames, kindOfChain, socketKind } from './chain-kinds';
@@ -13,6 +14,7 @@ import { Legs } from './legs';
 import { middleOf } from './middles';
 import { assign, entriesOf, firstOfPairs, isSide, middleEnds, openingsOf, splitEnds } from './sockets';
 import { sharedOn } from './shared-on';
+import { areUnlike } from './rough';
 import { reachAfter, standsApart } from './standing';
 
 /** Layouts of one shape as they are found, the cheapest first. */
@@ -213,12 +215,28 @@ function withMiddle(ground: Ground, middle: Part): { layout: Layout; id: string 
   return { id, layout: { ...named, ...(ground.middle && { given: id }) } };
 }
 
+/**
+ * What it weighs that copper in the middle joins sources which it should not (rough.ts): for sure where it ties its sockets to one another, and
+ * where each is wanted on every side, be it that a box behind mixes what comes on a contact each: that box could have them in sockets of its own (ours).
+ */
+const heapedIn = ({ sources, apart, sides }: Ground, middle: Part): number =>
+  !apart &&
+  isPassiveLink(middle) &&
+  (sides === 'each' || !middleOf(middle).parts) &&
+  areUnlike(sources.map(({ part }) => part))
+    ? HEAPED
+    : 0;
+
 /** Sources that join in a part, or one source that a part shares out: legs into it, and legs from it to each recorder. */
 function through(ground: Ground, store: LegStore, middle: Part, at: Stand = 'ahead'): Stream {
   const { sources, recorders } = ground;
+  const heaped = heapedIn(ground, middle);
   const own = ground.middle
     ? NOTHING
-    : costOfOneMore(middle, useOf([]), { ...ground.purse, bother: { ...ground.purse.bother, joint: 0 } });
+    : plus(
+        costOfOneMore(middle, useOf([]), { ...ground.purse, bother: { ...ground.purse.bother, joint: 0 } }),
+        { ...NOTHING, weight: heaped },
+      );
   let known: readonly OpenEnd[] | undefined;
   const outEnds = () => (known ??= outOf(ground, middle));
   const rides = new Rides(ground.pool);
@@ -260,7 +278,7 @@ function through(ground: Ground, store: LegStore, middle: Part, at: Stand = 'ahe
     );
     if (sounds.includes('')) return undefined;
     const placed = withMiddle(ground, middle);
-    const named = { ...placed.layout, sounds: sounds.join(' | ') };
+    const named = { ...placed.layout, sounds: sounds.join(' | '), sure: heaped, heaped };
     const joined = layLegs(named, ground, into.map(intoBought), placed.id, ports);
     const whole = out.reduce((grown, chain, index) => {
       const from = exits[index] ?? chain.from;
