@@ -5,6 +5,34 @@ const onStage = (metres: number) => ({ distances: [{ from: 'stage', to: 'desk', 
 /** Asked from outside and found wrong or slow; practice's answer was written down before, and is found now. */
 const FOUND_WRONG: readonly PracticeCase[] = [
   {
+    name: 'guitar and voice mixed into a camera: a DI box for the guitar and a small mixer',
+    from: ['guitar', 'dynamic-xlr'],
+    to: [['camera-trs']],
+    wishes: { channels: 'mixed' },
+    answers: [has('mixer-rca-only|mixer-fx-usb', 'di-passive|di-active')],
+  },
+  {
+    name: 'two keyboards mixed on a USB-C tablet: a mixer with USB, a pair of leads from each',
+    from: ['keyboard', 'keyboard'],
+    to: [['tablet-usb-c', 'recorder-app']],
+    wishes: { channels: 'mixed' },
+    answers: [has('mixer-fx-usb', 'lead-jack-ts')],
+  },
+  {
+    name: 'two keyboards in stereo on a USB-C tablet: a mixer with USB, never their outputs in one splitter',
+    from: ['keyboard', 'keyboard'],
+    to: [['tablet-usb-c', 'recorder-app']],
+    wishes: { channels: 'stereo' },
+    answers: [has('mixer-fx-usb', 'lead-jack-ts')],
+  },
+  {
+    name: 'two portable players mixed into a camera: a small mixer, never their outputs in one splitter',
+    from: ['player-portable', 'player-portable'],
+    to: [['camera-trs']],
+    wishes: { channels: 'mixed' },
+    answers: [has('mixer-rca-only|mixer-fx-usb')],
+  },
+  {
     name: 'two clip-ons, a side each, on an 8-pin phone: an adapter each that makes plug-in power, and a box with phantom',
     from: ['clip-on-trs', 'clip-on-trs'],
     to: [['phone-8-pin']],
@@ -198,6 +226,13 @@ const ANSWERED: readonly PracticeCase[] = [
     wishes: { channels: 'stereo' },
     drawer: { 'lead-rca': 2, 'interface-two-inputs': 1, 'lead-rca-pair-trs': 1 },
     answers: [has('interface-two-inputs', 'adapter-rca-jack')],
+  },
+  {
+    name: 'three dynamic microphones mixed into a camera: a mixer with as many microphone inputs',
+    from: ['dynamic-xlr', 'dynamic-xlr', 'dynamic-xlr'],
+    to: [['camera-trs']],
+    wishes: { channels: 'mixed' },
+    answers: [has('mixer-aux-fx|mixer-xlr-main|mixer-large', 'lead-xlr')],
   },
 ];
 

@@ -117,6 +117,25 @@ describe('the other half of a pair', () => {
     expect(halved(both)).toBe(false);
   });
 
+  it('of two sources that are halved each is made whole, beside its own half', () => {
+    const keys = lay(
+      ['keyboard', 'deck', 'lead-jack-ts', 'lead-jack-rca', 'mixer-monitor-fx', 'camera-trs'],
+      [
+        'keyboard.left lead-jack-ts.a',
+        'lead-jack-ts.b mixer-monitor-fx.pair-1-left',
+        'deck.left lead-jack-rca.rca',
+        'lead-jack-rca.big mixer-monitor-fx.pair-2-left',
+      ],
+    );
+    const two = { ...keys, sources: ['keyboard', 'deck'] };
+    const [whole] = completed(two, asking({}), STOCK);
+    const leads = (id: string) => between(whole!).filter((one) => one.id === id);
+    expect(halved(whole!)).toBe(false);
+    expect([leads('lead-jack-ts').length, leads('lead-jack-rca').length]).toEqual([2, 2]);
+    const far = whole!.joints.flatMap(({ jack }) => (jack.part === 'mixer-monitor-fx' ? [jack.port] : []));
+    expect(far).toEqual(['pair-1-left', 'pair-2-left', 'pair-1-right', 'pair-2-right']);
+  });
+
   it('who asks for mono is spared the second lead', () => {
     expect(completed(deck, asking({ channels: 'mono' }), STOCK)).toEqual([deck]);
     expect(completed(deck, asking({}), STOCK).every((layout) => !halved(layout))).toBe(true);

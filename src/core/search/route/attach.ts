@@ -270,8 +270,8 @@ export function withSecondWay(layout: Layout): Layout[] {
 }
 
 /** Sources of which one output of a pair is joined and the other is left loose: half of them would be missing. */
-export const halved = (layout: Layout): boolean =>
-  layout.sources.some((id) => {
+export const halvedSources = (layout: Layout): readonly string[] =>
+  layout.sources.filter((id) => {
     const ports = (pieceOf(layout, id)?.part.ports ?? []).filter(
       (port) =>
         port.direction === 'out' &&
@@ -283,3 +283,6 @@ export const halved = (layout: Layout): boolean =>
       (port) => taken(port) && ports.some((other) => other.connector === port.connector && !taken(other)),
     );
   });
+
+/** Whether half of a source would be missing. */
+export const halved = (layout: Layout): boolean => halvedSources(layout).length > 0;

@@ -1,6 +1,6 @@
 import { supplySockets, isWornToListen } from '../../parts';
 import {
-  halved,
+  halvedSources,
   halvesAtCopper,
   withHeadphones,
   withPairs,
@@ -51,16 +51,25 @@ function powered(layout: Layout, stock: Stock): Layout[] {
 const wearsEars = ({ sources, pieces }: Layout): boolean =>
   pieces.some(({ id, part }) => sources.includes(id) && isWornToListen(part));
 
+/** With the other half of each pair led beside the one that is joined, one pair after another; `halves` names those that are loose. */
+function madeWhole(layout: Layout, halves: (layout: Layout) => readonly string[]): Layout[] {
+  const loose = halves(layout);
+  const [first] = loose;
+  if (first === undefined) return [layout];
+  return [...withSecondLead(layout), ...withSecondWay(layout)].flatMap((next) => {
+    const left = halves(next);
+    return left.length < loose.length && !left.includes(first) ? madeWhole(next, halves) : [];
+  });
+}
+
 /** What a chain from source to recorder still lacks of what was asked for: the other half of a pair, headphones, a charger, metres. */
 export function completed(bare: Layout, request: RouteRequest, stock: Stock): Layout[] {
   const { wishes = {} } = request;
-  const paired = withPairs(bare);
-  // One side of a pair is enough for who asks for mono, or for a side or track a source.
-  const isHalf = (layout: Layout): boolean =>
-    (wishes.channels !== 'mono' && wishes.channels !== 'apart' && halved(layout)) ||
-    (wishes.channels === 'stereo' && halvesAtCopper(layout).length > 0);
-  const doubled = (layout: Layout) => [...withSecondLead(layout), ...withSecondWay(layout)];
-  const single = isHalf(paired) ? doubled(paired).filter((layout) => !isHalf(layout)) : [paired];
+  const single = madeWhole(withPairs(bare), (layout) => [
+    // One side of a pair is enough for who asks for mono, or for a side or track a source.
+    ...(wishes.channels === 'mono' || wishes.channels === 'apart' ? [] : halvedSources(layout)),
+    ...(wishes.channels === 'stereo' ? halvesAtCopper(layout).map(({ start }) => start.part) : []),
+  ]);
   // Both sides may leave a box by a lead each.
   const whole =
     wishes.channels === 'stereo' || wishes.channels === 'mixed'

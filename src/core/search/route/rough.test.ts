@@ -134,6 +134,28 @@ describe('sources that copper joins', () => {
     expect(rough(joined)).toBe(weighs);
   });
 
+  it('what plays is heaped, be it of one kind: an output is made to drive an input', () => {
+    const players: RigSketch = {
+      others,
+      parts: {
+        one: 'player-portable',
+        other: 'player-portable',
+        a: 'lead-trs-trs',
+        b: 'lead-trs-trs',
+        splitter: 'splitter-headphones',
+        camera: 'camera-trs',
+      },
+      joints: [
+        'a.a one.out',
+        'b.a other.out',
+        'a.b splitter.one',
+        'b.b splitter.two',
+        'splitter.plug camera.mic',
+      ],
+    };
+    expect(rough(players)).toBe(HEAPED);
+  });
+
   it('outputs of two boxes of one kind are heaped, too', () => {
     const boxes: RigSketch = {
       others,

@@ -15,12 +15,15 @@ import { arrivalChains } from '../../engine/levels';
 import { gainToDb } from '../../units';
 import type { Chain } from '../../engine/flow';
 import type { Part } from '../../parts';
-import { isBareMicrophone, partOf, type Rig } from '../../rig';
+import { isBareMicrophone, isSpoken, partOf, type Rig } from '../../rig';
 
-/** A coil, or a bare microphone that is no capsule on plug-in power: even another of its kind takes half of what it gives. */
+/**
+ * What even another of its kind takes half of: a coil, a bare microphone that is no capsule on plug-in power, and what plays, whose output is
+ * made to drive an input and not another output.
+ */
 const isTender = (part: Part): boolean => {
   const has = (kind: string) => part.circuit.some((one) => one.kind === kind);
-  return has('inductor') || (isBareMicrophone(part) && !has('electret'));
+  return has('inductor') || !isSpoken(part) || (isBareMicrophone(part) && !has('electret'));
 };
 
 /** Whether sources of these kinds are not to be joined by copper: unlike ones, or tender ones. */
@@ -113,13 +116,15 @@ const takesEars = (facts: Facts, chains: readonly Chain[]): boolean =>
 const feedsCapsules = ({ host, stagesNeed, ports }: Part): boolean =>
   !host && stagesNeed !== undefined && ports.some(({ bears }) => bears === 'plug-in-input');
 
-/** What plays, or amplifies already, in a box that is sold to feed a clip-on microphone: practice takes a DI box, or a lead. */
-const isFedForNothing = ({ rig }: Facts, chains: readonly Chain[]): boolean =>
-  chains.some(({ source, stages: [, first] }) => {
+/** Boxes that are sold to feed a clip-on microphone and that what plays, or amplifies already, hangs in: practice takes a DI box, or a lead. */
+const fedForNothing = ({ rig }: Facts, chains: readonly Chain[]): number => {
+  const boxes = chains.flatMap(({ source, stages: [, first] }) => {
     const [own, box] = [partOf(rig, source), first && partOf(rig, first.placed)];
     const wantsIt = own?.circuit.some(({ kind }) => kind === 'electret') ?? true;
-    return !wantsIt && box !== undefined && feedsCapsules(box);
+    return !wantsIt && box !== undefined && first && feedsCapsules(box) ? [first.placed] : [];
   });
+  return new Set(boxes).size;
+};
 
 /** Whether a part makes numbers of what comes to it, for whatever its port is in. */
 const isSoundDevice = (part: Part | undefined): boolean =>
@@ -169,6 +174,6 @@ export function roughnessOf(facts: Facts, given?: string): number {
     (takesEars(facts, chains) ? EARS_TAKEN : 0) +
     (isConvertedBehind(facts, chains, given) ? CONVERTED_BEHIND : 0) +
     (isMixedBehind(facts, chains, given) ? MIXED_BEHIND : 0) +
-    (isFedForNothing(facts, chains) ? FED_FOR_NOTHING : 0)
+    FED_FOR_NOTHING * fedForNothing(facts, chains)
   );
 }
