@@ -105,7 +105,7 @@ export function ReturnsPanel(props: ReturnsPanelProps) {
         aria-expanded={open}
         onClick={() => setOpen(!open)}
       >
-        {open ? 'Less' : 'The matrix, the sends, the fixes'}
+        {open ? 'Less' : 'The sends, who is in the room, the fixes'}
       </button>
       <div className={open ? '' : 'max-lg:hidden'}>
         {found && <PlanCard rig={rig} edit={edit} found={found} />}
