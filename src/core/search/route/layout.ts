@@ -45,8 +45,8 @@ export interface Layout {
   readonly ways?: readonly LaidWay[];
   /** What its chains are known to weigh beside their parts, whatever is found when it is judged. */
   readonly sure?: number;
-  /** What it weighs that copper joins sources which it should not, wherever they meet. */
-  readonly heaped?: number;
+  /** Copper brings sources together that it should not, wherever behind it they meet. */
+  readonly isHeaped?: boolean;
 }
 
 /** The pieces that were put between. */

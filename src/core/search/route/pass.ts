@@ -161,8 +161,7 @@ export class Search {
       for (const repaired of verdict.repaired) this.offer({ ...repaired, sure: 0 });
       return;
     }
-    const { rig, judged, touchy, lost } = verdict;
-    const rough = Math.max(verdict.rough, layout.heaped ?? 0);
+    const { rig, judged, touchy, rough, lost } = verdict;
     const apart = this.request.wishes?.channels === 'apart';
     const { kind } = verdict.layout;
     this.keep({

@@ -7,7 +7,8 @@ import { weightOf } from './rank';
 import type { RouteRequest } from './request';
 import { roughnessOf } from './rough';
 
-const rough = (sketch: RigSketch, given?: string): number => roughnessOf(allFacts(layRig(sketch))[0], given);
+const rough = (sketch: RigSketch, given?: string): number =>
+  roughnessOf(allFacts(layRig(sketch))[0], given === undefined ? {} : { given });
 
 // Common practice: a box with a converter of its own goes into the phone by its own port.
 describe('a sound device that is heard by another one', () => {
@@ -107,6 +108,8 @@ describe('sources that copper joins', () => {
   it('two bare microphones are heaped, and loaded down; a side each they are neither', () => {
     expect(rough(into('splitter-headphones'))).toBe(HEAPED + IN_LINE);
     expect(rough(into('splitter-left-right'))).toBe(0);
+    const [apart] = allFacts(layRig(into('splitter-left-right')));
+    expect(roughnessOf(apart, { isHeaped: true }), 'where each is wanted on every side').toBe(HEAPED);
   });
 
   it.each([

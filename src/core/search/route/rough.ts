@@ -15,6 +15,7 @@ import { arrivalChains } from '../../engine/levels';
 import { gainToDb } from '../../units';
 import type { Chain } from '../../engine/flow';
 import type { Part } from '../../parts';
+import type { Layout } from './layout';
 import { isBareMicrophone, isSpoken, partOf, type Rig } from '../../rig';
 
 /**
@@ -30,7 +31,10 @@ const isTender = (part: Part): boolean => {
 export const areUnlike = (parts: readonly Part[]): boolean =>
   new Set(parts.map(({ id }) => id)).size > 1 || (parts.length > 1 && parts.some(isTender));
 
-/** Where a chain comes into a stage or a channel of a converter, and what drives it there: a box, or the source by its kind, for two of one kind that are not tender are as good as one. */
+/**
+ * Where a chain comes into a stage or a channel of a converter, and what drives it there: a box, or the source by its kind, for two of one
+ * kind that are not tender are as good as one.
+ */
 function drivenPlaces(
   { rig }: Facts,
   { source, stages, input, number }: Chain,
@@ -45,10 +49,10 @@ function drivenPlaces(
 }
 
 /**
- * Unlike sources, coils, bare microphones, or outputs of boxes that copper joins: each loads the other, and no knob behind sets one against the other. What
- * is joined goes into a mixer; a splitter shares out (common practice).
+ * Unlike sources, coils, bare microphones, what plays or outputs of boxes that copper joins: each loads the other, and no knob behind sets one
+ * against the other. What is joined goes into a mixer; a splitter shares out (common practice).
  */
-function isHeaped(facts: Facts, chains: readonly Chain[]): boolean {
+function joinsByCopper(facts: Facts, chains: readonly Chain[]): boolean {
   const drivers = new Map<string, Set<string>>();
   for (const [place, by] of chains.flatMap((chain) => drivenPlaces(facts, chain)))
     drivers.set(place, (drivers.get(place) ?? new Set()).add(by));
@@ -150,7 +154,10 @@ const isConvertedBehind = (facts: Facts, chains: readonly Chain[], given: string
 const isReceiver = (part: Part | undefined): boolean =>
   part?.ports.some(({ connector }) => connector === 'radio') ?? false;
 
-/** A box in which several sources join, and that is not there already, is heard by another sound device that is not what records: practice takes a mixer that converts. */
+/**
+ * A box in which several sources join, and that is not there already, is heard by another sound device that is not what records: practice takes a
+ * mixer that converts.
+ */
 const isMixedBehind = (facts: Facts, chains: readonly Chain[], given: string | undefined): boolean => {
   const mixed = new Map<string, Set<string>>();
   for (const { source, stages } of chains) {
@@ -165,10 +172,13 @@ const isMixedBehind = (facts: Facts, chains: readonly Chain[], given: string | u
 };
 
 /** What it weighs that copper or a socket stands where practice takes a box of another kind (common practice). `given`: a box that is there. */
-export function roughnessOf(facts: Facts, given?: string): number {
+export function roughnessOf(
+  facts: Facts,
+  { given, isHeaped = false }: Pick<Layout, 'given' | 'isHeaped'> = {},
+): number {
   const chains = arrivalChains(facts);
   return (
-    (isHeaped(facts, chains) ? HEAPED : 0) +
+    (isHeaped || joinsByCopper(facts, chains) ? HEAPED : 0) +
     (isInLine(facts, chains) || isLoadedDown(facts, chains) ? IN_LINE : 0) +
     (isSharedOut(facts.rig, chains) ? SHARED_OUT : 0) +
     (takesEars(facts, chains) ? EARS_TAKEN : 0) +

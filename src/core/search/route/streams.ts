@@ -278,7 +278,7 @@ function through(ground: Ground, store: LegStore, middle: Part, at: Stand = 'ahe
     );
     if (sounds.includes('')) return undefined;
     const placed = withMiddle(ground, middle);
-    const named = { ...placed.layout, sounds: sounds.join(' | '), sure: heaped, heaped };
+    const named = { ...placed.layout, sounds: sounds.join(' | '), sure: heaped, isHeaped: heaped > 0 };
     const joined = layLegs(named, ground, into.map(intoBought), placed.id, ports);
     const whole = out.reduce((grown, chain, index) => {
       const from = exits[index] ?? chain.from;

@@ -91,7 +91,7 @@ export class Verdicts {
         rig,
         judged,
         touchy: isTouchy(facts),
-        rough: roughnessOf(facts, layout.given),
+        rough: roughnessOf(facts, layout),
         lost: lostOf(facts),
       };
     }
