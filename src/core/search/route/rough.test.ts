@@ -113,13 +113,19 @@ describe('sources that copper joins', () => {
   });
 
   it.each([
-    ['receiver-trs', 0],
-    ['receiver-tip-only', HEAPED],
-  ])('a receiver beside %s', (other, weighs) => {
+    ['two receivers of one kind', 'receiver-trs', 'receiver-trs', 0],
+    ['unlike receivers', 'receiver-trs', 'receiver-tip-only', HEAPED],
+    [
+      'what plays, be it of one kind: an output is made to drive an input',
+      'player-portable',
+      'player-portable',
+      HEAPED,
+    ],
+  ])('%s', (_, one, other, weighs) => {
     const joined: RigSketch = {
       others,
       parts: {
-        one: 'receiver-trs',
+        one,
         other,
         a: 'lead-trs-trs',
         b: 'lead-trs-trs',
@@ -135,28 +141,6 @@ describe('sources that copper joins', () => {
       ],
     };
     expect(rough(joined)).toBe(weighs);
-  });
-
-  it('what plays is heaped, be it of one kind: an output is made to drive an input', () => {
-    const players: RigSketch = {
-      others,
-      parts: {
-        one: 'player-portable',
-        other: 'player-portable',
-        a: 'lead-trs-trs',
-        b: 'lead-trs-trs',
-        splitter: 'splitter-headphones',
-        camera: 'camera-trs',
-      },
-      joints: [
-        'a.a one.out',
-        'b.a other.out',
-        'a.b splitter.one',
-        'b.b splitter.two',
-        'splitter.plug camera.mic',
-      ],
-    };
-    expect(rough(players)).toBe(HEAPED);
   });
 
   it('outputs of two boxes of one kind are heaped, too', () => {
