@@ -3,7 +3,7 @@ import { layRig } from '../../../../testing/lay-rig';
 import { outcomeOf } from '../../judge';
 import { settingOf, laidParts } from '../../rig';
 import { isBetter } from '../settings';
-import { planGains } from '.';
+import { planGains, USUAL_AIM } from '.';
 
 describe('an app that sums its sides', () => {
   const rig = layRig({
@@ -43,5 +43,37 @@ describe('an app that sums its sides', () => {
     const { outcome } = planGains(rig);
     expect(isBetter(outcome, outcomeOf(rig))).toBe(true);
     expect(isBetter(outcomeOf(rig), outcome)).toBe(false);
+  });
+});
+
+describe('what two chains share has more places than are weighed', () => {
+  it('the coarse ones and those around the best come within 1 dB of weighing ten times as many', () => {
+    const rig = layRig({
+      parts: {
+        one: 'dynamic-xlr',
+        other: 'dynamic-xlr',
+        a: 'lead-xlr',
+        b: 'lead-xlr',
+        desk: 'mixer-rca-only',
+        lead: 'lead-headphones-aux',
+        camera: 'camera-trs',
+      },
+      joints: [
+        'a.holes one.out',
+        'a.pins desk.mic-1',
+        'b.holes other.out',
+        'b.pins desk.mic-2',
+        'lead.big desk.phones',
+        'lead.small camera.mic',
+      ],
+      others: ['other'],
+    });
+    const [many, few] = [planGains(rig), planGains(rig, USUAL_AIM, 1000)];
+    expect([many.exact, few.exact]).toEqual([true, false]);
+    expect(few.outcome.verdict).toBe(many.outcome.verdict);
+    const peaks = few.outcome.arrives.map(({ peak }) => peak);
+    expect(peaks).toHaveLength(2);
+    for (const [n, { peak }] of many.outcome.arrives.entries())
+      expect(Math.abs((peaks[n] ?? 0) - peak)).toBeLessThan(1);
   });
 });

@@ -1,12 +1,21 @@
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findPart, supplySockets } from '../../parts';
-import { halved, withHeadphones, withPairs, withSecondLead, withSecondWay, withSupply } from './attach';
+import {
+  halvedSources,
+  withHeadphones,
+  withPairs,
+  withSecondLead,
+  withSecondWay,
+  withSupply,
+} from './attach';
 import { chargesThrough, chargingSockets, suppliedPorts } from './charging';
 import { completed } from './complete';
 import { USUAL_BOTHER } from '../bother';
 import type { RouteRequest, Wishes } from './request';
 import { layLayout as lay } from '../../../../testing/lay-layout';
 import { between, isTaken, layoutCost, split, type Layout, type Piece } from './layout';
+
+const halved = (layout: Layout): boolean => halvedSources(layout).length > 0;
 
 const part = (id: string) => findPart(id)!;
 const purse = (drawer: Readonly<Record<string, number>> = {}) => ({ drawer, bother: USUAL_BOTHER });

@@ -283,6 +283,3 @@ export const halvedSources = (layout: Layout): readonly string[] =>
       (port) => taken(port) && ports.some((other) => other.connector === port.connector && !taken(other)),
     );
   });
-
-/** Whether half of a source would be missing. */
-export const halved = (layout: Layout): boolean => halvedSources(layout).length > 0;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { allFacts } from '../../engine';
 import { layRig, type RigSketch } from '../../../../testing/lay-rig';
-import { CONVERTED_BEHIND, EARS_TAKEN, HEAPED, IN_LINE, MIXED_BEHIND } from '../bother';
+import { CONVERTED_BEHIND, EARS_TAKEN, FED_FOR_NOTHING, HEAPED, IN_LINE, MIXED_BEHIND } from '../bother';
 import { LIMITS, search } from './search';
 import { weightOf } from './rank';
 import type { RouteRequest } from './request';
@@ -80,6 +80,36 @@ describe('a mixer that is heard by another sound device', () => {
       joints: [...joints, 'pad.trrs phone.jack'],
     };
     expect(rough(byJack)).toBe(EARS_TAKEN);
+  });
+});
+
+// Common practice: an instrument goes into a DI box.
+describe('what plays in boxes that feed clip-ons', () => {
+  it('weighs for each of them', () => {
+    const keys: RigSketch = {
+      parts: {
+        keys: 'keyboard',
+        a: 'lead-headphones-aux',
+        b: 'lead-headphones-aux',
+        one: 'adapter-pip-xlr',
+        other: 'adapter-pip-xlr',
+        x: 'lead-xlr',
+        y: 'lead-xlr',
+        recorder: 'recorder-xlr',
+      },
+      joints: [
+        'a.big keys.left',
+        'b.big keys.right',
+        'a.small one.in',
+        'b.small other.in',
+        'one.out x.holes',
+        'other.out y.holes',
+        'x.pins recorder.mic-1',
+        'y.pins recorder.mic-2',
+      ],
+      settings: { recorder: { phantom: 'on' } },
+    };
+    expect(rough(keys)).toBe(2 * FED_FOR_NOTHING);
   });
 });
 

@@ -22,18 +22,18 @@ import { isBareMicrophone, isSpoken, partOf, type Rig } from '../../rig';
  * What even another of its kind takes half of: a coil, a bare microphone that is no capsule on plug-in power, and what plays, whose output is
  * made to drive an input and not another output.
  */
-const isTender = (part: Part): boolean => {
+const isLoadedByItsLike = (part: Part): boolean => {
   const has = (kind: string) => part.circuit.some((one) => one.kind === kind);
   return has('inductor') || !isSpoken(part) || (isBareMicrophone(part) && !has('electret'));
 };
 
-/** Whether sources of these kinds are not to be joined by copper: unlike ones, or tender ones. */
-export const areUnlike = (parts: readonly Part[]): boolean =>
-  new Set(parts.map(({ id }) => id)).size > 1 || (parts.length > 1 && parts.some(isTender));
+/** Whether sources of these kinds load one another where copper joins them: unlike ones, or such as are loaded by their like. */
+export const loadOneAnother = (parts: readonly Part[]): boolean =>
+  new Set(parts.map(({ id }) => id)).size > 1 || (parts.length > 1 && parts.some(isLoadedByItsLike));
 
 /**
  * Where a chain comes into a stage or a channel of a converter, and what drives it there: a box, or the source by its kind, for two of one
- * kind that are not tender are as good as one.
+ * kind that do not load one another are as good as one.
  */
 function drivenPlaces(
   { rig }: Facts,
@@ -44,7 +44,7 @@ function drivenPlaces(
     if (!before || (is !== 'input' && is !== 'converter')) return [];
     const place = is === 'converter' ? `${input} ${number}` : `${placed} ${stages[n + 1]?.path?.from ?? ''}`;
     const part = n === 1 ? partOf(rig, source) : undefined;
-    return [[place, part && !isTender(part) ? part.id : `at ${before.placed}`]];
+    return [[place, part && !isLoadedByItsLike(part) ? part.id : `at ${before.placed}`]];
   });
 }
 

@@ -13,12 +13,12 @@ export const isFaint = ({ arrives }: Outcome): boolean =>
   arrives.some(({ state, peak }) => state === 'recorded' && peak < FAINTEST);
 
 /** Ways to set what chains share that are weighed of a layout that is one of many. Ours. */
-const MOST_SHARED = 1000;
+const MOST_OF_MANY = 1000;
 
 /** What is clean and low with its knobs as they were settled, with those that the gain plan gives it. */
 function raised(settled: Settled): Settled {
   if (settled.judged.verdict !== 'clean' || lowness(settled.judged) === 0) return settled;
-  const { rig, outcome } = planGains(settled.rig, USUAL_AIM, MOST_SHARED);
+  const { rig, outcome } = planGains(settled.rig, USUAL_AIM, MOST_OF_MANY);
   return isBetter(outcome, settled.judged)
     ? { ...settled, rig, judged: outcome, facts: allFacts(rig)[0] }
     : settled;

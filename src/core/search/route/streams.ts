@@ -14,7 +14,7 @@ import { Legs } from './legs';
 import { middleOf } from './middles';
 import { assign, entriesOf, firstOfPairs, isSide, middleEnds, openingsOf, splitEnds } from './sockets';
 import { sharedOn } from './shared-on';
-import { areUnlike } from './rough';
+import { loadOneAnother } from './rough';
 import { reachAfter, standsApart } from './standing';
 
 /** Layouts of one shape as they are found, the cheapest first. */
@@ -223,7 +223,7 @@ const heapedIn = ({ sources, apart, sides }: Ground, middle: Part): number =>
   !apart &&
   isPassiveLink(middle) &&
   (sides === 'each' || !middleOf(middle).parts) &&
-  areUnlike(sources.map(({ part }) => part))
+  loadOneAnother(sources.map(({ part }) => part))
     ? HEAPED
     : 0;
 
