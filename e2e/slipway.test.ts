@@ -45,6 +45,23 @@ describe('Slipway diary, as a user', () => {
     await page.verdict('silent', 'wrong-mic');
   });
 
+  it('with the lead taken out: what is to be got, and where it goes; undone', async () => {
+    await page.button('More for TRS–TRS lead');
+    await page.click('//*[@role="menuitem" and contains(., "Take out of the rig")]');
+    await page.find('//*[@data-finding="no-path"]');
+    const gap =
+      /Put TRS-to-TRRS patch cable between the output of receiver, TRS output and the headset jack of headset dongle/;
+    await page.find(
+      '//section[@aria-label="The way out"]//*[contains(., "Put TRS-to-TRRS patch cable between")]',
+    );
+    expect(await page.text('//section[@aria-label="The way out"]')).toMatch(gap);
+    await page.button('Make it clean');
+    await page.verdict('clean', 'recorded');
+    await page.button('Undo');
+    await page.button('Undo');
+    await page.verdict('silent', 'wrong-mic');
+  });
+
   it('records once the patch cable is swapped in, and clips at the high output', async () => {
     await page.click(
       '//aside//button[starts-with(@aria-label, "Apply: Swap TRS–TRS lead for TRS-to-TRRS patch")]',

@@ -1,7 +1,8 @@
 // @ts-check
 /**
  * Runs in the audio thread: hands on what the input gives, half a second to a piece, and its peaks twenty times a second.
- * Messages: { peaks: number[] } and { piece: Float32Array[] }; sent { end: true }, it hands on what is left and stops.
+ * Messages: { peaks: number[] } and { piece: Float32Array[] }; sent { end: true }, it hands on what is left, says how
+ * many seconds went by without sound, { ended: true, lost: number }, and stops.
  */
 class Recorder extends AudioWorkletProcessor {
   constructor() {
@@ -15,13 +16,21 @@ class Recorder extends AudioWorkletProcessor {
     /** @type {number[]} */
     this.peaks = [];
     this.running = true;
+    this.begun = 0;
+    this.came = 0;
     this.port.onmessage = () => {
       if (this.filled > 0)
         this.port.postMessage({ piece: this.piece.map((side) => side.slice(0, this.filled)) });
       this.filled = 0;
       this.running = false;
-      this.port.postMessage({ ended: true });
+      this.port.postMessage({ ended: true, lost: this.lost() });
     };
+  }
+
+  /** What the clock went on while no sound was handed in: a machine that is too busy leaves it out. */
+  lost() {
+    if (this.begun === 0) return 0;
+    return Math.max(0, (Date.now() - this.begun) / 1000 - this.came / sampleRate);
   }
 
   /** @param {Float32Array[][]} inputs */
@@ -39,6 +48,8 @@ class Recorder extends AudioWorkletProcessor {
       this.piece[channel].set(side, this.filled);
       for (const v of side) if (Math.abs(v) > this.peaks[channel]) this.peaks[channel] = Math.abs(v);
     });
+    if (this.begun === 0) this.begun = Date.now();
+    this.came += length;
     this.filled += length;
     this.since += length;
     if (this.since >= this.meter) {

@@ -48,7 +48,7 @@ function assignments(part: Part, sockets: readonly Part['ports'][number][]): str
   );
 }
 
-/** Places of switches, knobs and choices, and apps: knobs far down are dear. */
+/** Places of switches, knobs and choices, and apps: to turn a knob far down is dear. */
 function turned(rig: Rig): Priced[] {
   return rig.parts.flatMap((placed) => {
     const part = partIn(rig, placed.part);
@@ -65,7 +65,12 @@ function turned(rig: Rig): Priced[] {
       );
       return places.map((option) => ({
         edit: { kind: 'set', part: placed.id, setting: setting.id, option },
-        cost: option > setting.from && option <= -24 ? 26 : 1,
+        cost:
+          option > setting.from &&
+          option <= -24 &&
+          option < Number(placed.settings?.[setting.id] ?? setting.initial)
+            ? 26
+            : 1,
       }));
     });
     if (!part?.host?.runsApps) return settings;

@@ -77,6 +77,8 @@ export interface TakeRecord extends TakeAbout {
   /** Bytes of sound that are kept. */
   readonly bytes: number;
   readonly stretches?: readonly Stretch[];
+  /** Seconds that went by while it was recorded and brought no sound; absent where there were none. */
+  readonly lostSeconds?: number;
 }
 
 export interface TakePart {

@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { readRig } from '../core/files/read-rig';
 import { outcomeOf } from '../core/judge';
+import { portOf } from '../core/rig';
 import { usualRigs } from './usual';
 
 const names = readdirSync('demo/usual').sort();
@@ -22,5 +23,11 @@ describe('the shelf of usual rigs', () => {
     expect(verdict).toBe('clean');
     expect(findings.filter(({ severity }) => severity !== 'note')).toEqual([]);
     expect(arrives).toHaveLength(rig.purpose.sources.length * rig.purpose.recorders.length);
+    // Nobody plugs an output into an output: a pad the wrong way round takes nothing off.
+    const opposed = rig.joints.filter(({ plug, jack }) => {
+      const [one, other] = [plug, jack].map((end) => portOf(rig, end)?.direction);
+      return one === other && (one === 'out' || one === 'in');
+    });
+    expect(opposed).toEqual([]);
   });
 });

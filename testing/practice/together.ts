@@ -96,6 +96,44 @@ const FOUND_WRONG: readonly PracticeCase[] = [
   },
 ];
 
+/** Asked from outside and found wrong: something else came before it, or in its place. */
+const FOUND_LATE: readonly PracticeCase[] = [
+  {
+    name: 'guitar and voice in a voice room on a phone with a jack: a DI box, a small mixer, a padded lead',
+    from: ['guitar', 'dynamic-xlr'],
+    to: [['phone-ctia', 'voice-room']],
+    wishes: { channels: 'mixed' },
+    answers: [
+      has(
+        'di-passive|di-active',
+        'mixer-rca-only|mixer-fx-usb',
+        'lead-line-headset-pad|lead-breakout-headset',
+      ),
+    ],
+  },
+  {
+    name: 'a phone plays 10 m from a mixer that is there: a DI box at the phone, an XLR lead, no box that feeds a clip-on',
+    from: ['phone-ctia'],
+    through: 'mixer-fx-usb',
+    to: [['laptop-combo', 'recorder-app']],
+    answers: [has('di-passive|di-active', 'lead-xlr', 'lead-usb-a-b')],
+    never: ['adapter-pip-xlr'],
+    more: {
+      sources: [{ part: 'phone-ctia', place: 'stage' }],
+      destinations: [{ part: 'laptop-combo', app: 'recorder-app', place: 'desk' }],
+      throughPlace: 'desk',
+      ...onStage(10),
+    },
+  },
+  {
+    name: 'a record deck into a laptop, stereo: a line streamer among the first two, not one pad by two USB sockets',
+    from: ['deck'],
+    to: [['laptop-combo', 'recorder-app']],
+    wishes: { channels: 'stereo' },
+    answers: [has('line-streamer|interface-two-inputs|interface-two-inputs-usb-b')],
+  },
+];
+
 /** Asked from outside, with what practice does written down first, and answered so at once. */
 const ANSWERED: readonly PracticeCase[] = [
   {
@@ -236,4 +274,4 @@ const ANSWERED: readonly PracticeCase[] = [
   },
 ];
 
-export const TOGETHER: readonly PracticeCase[] = [...FOUND_WRONG, ...ANSWERED];
+export const TOGETHER: readonly PracticeCase[] = [...FOUND_WRONG, ...FOUND_LATE, ...ANSWERED];

@@ -20,7 +20,7 @@ export const callersDeaf = check({
   origin: MIX_MINUS,
   limit: 'Peaks of at least −50 dBFS into the other’s device (our own limit).',
   aspect: 'returns',
-  cures: ['mix'],
+  cures: ['mix', 'loose'],
   find: (facts) => {
     const deaf = heardAmongCallers(facts).filter(
       ({ state, listener, voice }) =>

@@ -9,6 +9,10 @@ export type Cure =
   | 'exchange'
   /** A free plug into a free socket, where nothing leads on. */
   | 'join'
+  /** A plug that hangs loose, into a free socket. */
+  | 'loose'
+  /** A lead, adapter or box more, from what hangs on the source to what hangs on the recorder. */
+  | 'bridge'
   /** What is worn to listen, to another socket. */
   | 'replug'
   /** Another lead, adapter or dongle in the place of one, or one more between. */

@@ -76,10 +76,15 @@ export const findingKey = (f: Finding): string =>
 export const sourcesOf = ({ source, sources }: Finding): readonly string[] =>
   sources ?? (source === undefined ? [] : [source]);
 
+/** Another switch than the one that is meant is another trouble: of two that are off, one is on again. */
+const isOfOneSwitch = (a: Finding, b: Finding): boolean =>
+  a.setting === b.setting && (a.setting === undefined || a.where.part === b.where.part);
+
 /** The same trouble at another place: of the same source at the same recorder. */
 export const isLike = (a: Finding, b: Finding): boolean =>
   a.code === b.code &&
   a.recorder === b.recorder &&
+  isOfOneSwitch(a, b) &&
   (sourcesOf(b).length === 0 || sourcesOf(a).some((source) => sourcesOf(b).includes(source)));
 
 /** The same trouble: at the same place, or of the same source where plugs have moved. */

@@ -10,7 +10,7 @@ export const noPath = check({
   severity: ['blocks'],
   origin: COMPUTED,
   limit: 'Computed from the joints.',
-  cures: ['join', 'plug', 'link'],
+  cures: ['join', 'plug', 'bridge', 'link'],
   assume: ({ source, recorder }) =>
     source === undefined || recorder === undefined
       ? undefined

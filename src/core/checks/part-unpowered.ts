@@ -1,7 +1,8 @@
 import type { Facts } from '../engine';
-import { jointsOf } from '../rig';
+import { endsOf, jointsOf } from '../rig';
 import { nodeKey } from '../engine/circuit';
 import { failing } from './failing';
+import { underfed } from './feeds-of';
 import { check, type Found } from './check';
 import { OWN_POWER, PHANTOM } from './origins';
 import { deadPaths } from './stages';
@@ -18,6 +19,27 @@ function wanted(facts: Facts, placed: string) {
   if (!needs) return undefined;
   const net = (node: string) => facts.nets.of(nodeKey(placed, node));
   return { volts: facts.direct.between(net(needs.plus), net(needs.minus)) ?? 0, least: needs.volts };
+}
+
+/** Whether the stages of a part get less than they want. */
+function isStarving(facts: Facts, placed: string): boolean {
+  const needs = wanted(facts, placed);
+  return needs !== undefined && needs.volts < needs.least;
+}
+
+/** What would feed a microphone that has no supply, and is dark itself: the next boxes over leads, adapters and what is fed as the microphone is. */
+function darkFeeders(facts: Facts, source: string): string[] {
+  if (!underfed(facts).some((fed) => fed.source === source)) return [];
+  const seen = new Set([source]);
+  for (const id of seen) {
+    const isBox = (facts.laid.get(id)?.part.paths ?? []).length > 0;
+    if (id !== source && ((isBox && !isStarving(facts, id)) || !facts.isLive(id))) continue;
+    for (const joint of jointsOf(facts.rig, id)) {
+      const far = endsOf(joint, id)?.far.part;
+      if (far !== undefined) seen.add(far);
+    }
+  }
+  return [...seen].filter((id) => !facts.isLive(id));
 }
 
 /** A part between source and recorder, or the source itself, whose stages have no power. */
@@ -37,11 +59,10 @@ export const partUnpowered = check({
       const onTheWay = deadPaths(facts, source).map((path) => path.placed);
       // A device that its host refuses is dark for that reason, which is a finding of its own.
       const refused = new Set(facts.devices.flatMap((d) => (d.fed ? [] : [d.placed])));
-      const dead = [...new Set([source, ...onTheWay])].filter((id) => {
-        if (refused.has(id)) return false;
-        const needs = wanted(facts, id);
-        return !facts.isLive(id) || (needs !== undefined && needs.volts < needs.least);
-      });
+      const asked = new Set([source, ...onTheWay, ...darkFeeders(facts, source), recorder]);
+      const dead = [...asked].filter(
+        (id) => !refused.has(id) && (!facts.isLive(id) || isStarving(facts, id)),
+      );
       return dead.map((part): Found => {
         const needs = wanted(facts, part);
         const setting = switchOf(facts, part);

@@ -10,5 +10,5 @@ export const wrongInputNumber = check({
   origin: CHOICE_IN_APP,
   limit: 'What was chosen in the app.',
   cures: ['named', 'choice', 'plug'],
-  find: (facts) => missedTracks(facts, (waiting, tracks) => (waiting ? undefined : tracks[0]?.chosenBy)),
+  find: (facts) => missedTracks(facts, (waiting, spare) => (waiting ? undefined : spare)),
 });

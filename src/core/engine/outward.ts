@@ -3,6 +3,7 @@ import {
   contactKey,
   readNode,
   wiring,
+  type NetElement,
   type NodeKey,
   type Step,
   type Wiring,
@@ -29,15 +30,27 @@ export const SOUND_PASSES_OHMS = 100_000;
 
 const reactance = (farads: number): number => 1 / (2 * Math.PI * REFERENCE_FREQUENCY * farads);
 
-/** Neighbours by everything that sound passes: capacitors count as what they are at 1 kHz. */
+/** What sound passes as resistors: a capacitor is what it is at 1 kHz, a transformer leads from each end of one winding to one of the other. */
+function asSoundPasses(e: NetElement): readonly NetElement[] {
+  if (e.kind === 'capacitor')
+    return [{ ...e, kind: 'resistor', ohms: reactance(e.farads), conductor: false }];
+  if (e.kind !== 'transformer') return [e];
+  const coupled = (a: NodeKey, b: NodeKey): NetElement => ({
+    ...e,
+    a,
+    b,
+    kind: 'resistor',
+    ohms: 0,
+    conductor: false,
+  });
+  return [coupled(e.a, e.c), coupled(e.b, e.d)];
+}
+
+/** Neighbours by everything that sound passes. */
 export function soundWires(facts: Facts): Wiring {
   const known = sounding.get(facts);
   if (known) return known;
-  const elements = facts.elements.map((e) =>
-    e.kind === 'capacitor'
-      ? ({ ...e, kind: 'resistor', ohms: reactance(e.farads), conductor: false } as const)
-      : e,
-  );
+  const elements = facts.elements.flatMap(asSoundPasses);
   const found = wiring({ elements, touches: facts.netlist.touches });
   sounding.set(facts, found);
   return found;

@@ -31,6 +31,12 @@ const mixerTo = (lead: string, joints: string[], host: string, mixer = {}): RigS
   settings: { mixer: { gain: 40, ...mixer } },
 });
 
+const intoRecorder = (battery: string): RigSketch => ({
+  parts: { mic: 'condenser-xlr', lead: 'lead-xlr', recorder: 'recorder-xlr' },
+  joints: ['mic.out lead.holes', 'lead.pins recorder.mic-1'],
+  settings: { recorder: { phantom: 'on', battery } },
+});
+
 const voiceBox = (ears: boolean, settings: Record<string, string | number> = {}): RigSketch => ({
   parts: {
     mic: 'dynamic-xlr',
@@ -287,6 +293,12 @@ const POWER: readonly Twins[] = [
     code: 'part-unpowered',
     faulty: voiceBox(true, { battery: 'off' }),
     clean: voiceBox(true),
+  },
+  {
+    name: 'a recorder with a flat battery, whose phantom the microphone wants',
+    code: 'part-unpowered',
+    faulty: intoRecorder('off'),
+    clean: intoRecorder('on'),
   },
   {
     name: 'an inline booster without phantom passes nothing',

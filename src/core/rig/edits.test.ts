@@ -64,6 +64,12 @@ const anyJoining = (placed: fc.Arbitrary<string>, catalogue: fc.Arbitrary<string
   return fc.oneof(
     fc.record({ kind: fc.constant('join' as const), a: ref, b: ref }),
     fc.record({ kind: fc.constant('add' as const), part: catalogue, port, at: ref }),
+    fc.record({
+      kind: fc.constant('bridge' as const),
+      part: catalogue,
+      ports: fc.tuple(port, port),
+      between: fc.tuple(ref, ref),
+    }),
   );
 };
 
@@ -190,6 +196,22 @@ describe('edits', () => {
     expect(again.joints[1]).toMatchObject({ plug: { part: 'lead', port: 'b' }, jack: at });
     const twoJacks: RigEdit = { kind: 'join', a: at, b: { part: 'receiver', port: 'out' } };
     expect(applyEdit(loose, twoJacks)).toBe(loose);
+  });
+
+  it('bridges two free ends by a part more, or changes nothing', () => {
+    const between = [
+      { part: 'receiver', port: 'out' },
+      { part: 'phone', port: 'jack' },
+    ] as const;
+    const bare = applyEdit(rig, { kind: 'remove', part: 'lead' });
+    const bridge: RigEdit = { kind: 'bridge', part: 'patch-trs-trrs', ports: ['trs', 'trrs'], between };
+    expect(applyEdit(bare, bridge).joints.map(({ plug, jack }) => [plug, jack])).toEqual([
+      [{ part: 'patch-trs-trrs', port: 'trs' }, between[0]],
+      [{ part: 'patch-trs-trrs', port: 'trrs' }, between[1]],
+    ]);
+    expect(applyEdit(rig, bridge)).toBe(rig);
+    expect(applyEdit(bare, { ...bridge, ports: ['trs', 'trs'] })).toBe(bare);
+    expect(applyEdit(bare, { ...bridge, part: 'nothing' })).toBe(bare);
   });
 
   it('means a microphone and the first recorder as such when they are laid out, headphones not', () => {

@@ -46,6 +46,13 @@ export type RigEdit =
   | { readonly kind: 'policy'; readonly policy: PolicyNote }
   | { readonly kind: 'add'; readonly part: string; readonly port: string; readonly at: PortRef }
   | { readonly kind: 'place'; readonly part: string }
+  | {
+      /** A part more, by two of its ends between two that are free. */
+      readonly kind: 'bridge';
+      readonly part: string;
+      readonly ports: readonly [string, string];
+      readonly between: readonly [PortRef, PortRef];
+    }
   | { readonly kind: 'join'; readonly a: PortRef; readonly b: PortRef }
   | { readonly kind: 'unplug'; readonly joint: string }
   | {
@@ -248,6 +255,14 @@ function add(rig: Rig, edit: EditOf<'add'>): Rig {
   return joined === placed.rig ? rig : joined;
 }
 
+function bridge(rig: Rig, { part, ports: [one, other], between: [a, b] }: EditOf<'bridge'>): Rig {
+  const placed = place(rig, part);
+  if (!placed || one === other) return rig;
+  const first = join(placed.rig, { kind: 'join', a: { part: placed.id, port: one }, b: a });
+  const second = join(first, { kind: 'join', a: { part: placed.id, port: other }, b });
+  return second.joints.length === rig.joints.length + 2 ? second : rig;
+}
+
 function mean(rig: Rig, edit: EditOf<'mean'>): Rig {
   if (!rig.parts.some((p) => p.id === edit.part)) return rig;
   const others = rig.purpose[edit.as].filter((id) => id !== edit.part);
@@ -334,6 +349,8 @@ function applyUnbounded(rig: Rig, edit: RigEdit): Rig {
       return add(rig, edit);
     case 'place':
       return place(rig, edit.part)?.rig ?? rig;
+    case 'bridge':
+      return bridge(rig, edit);
     case 'join':
       return join(rig, edit);
     case 'unplug':
@@ -343,7 +360,8 @@ function applyUnbounded(rig: Rig, edit: RigEdit): Rig {
   }
 }
 
-type Wiring = 'swap' | 'turn' | 'move' | 'insert' | 'remove' | 'bypass' | 'add' | 'place' | 'join' | 'unplug';
+type Wiring =
+  'swap' | 'turn' | 'move' | 'insert' | 'remove' | 'bypass' | 'add' | 'place' | 'bridge' | 'join' | 'unplug';
 
 /** Edits that leave parts and joints where they are. */
 function applyChange(rig: Rig, edit: Exclude<RigEdit, { kind: Wiring }>): Rig {

@@ -1,5 +1,5 @@
 import { DEFAULT_APP, findApp } from '../apps';
-import { isTurnable, type PartSetting } from '../parts';
+import { isTurnable, type Part, type PartSetting } from '../parts';
 import {
   endsOf,
   jointAt,
@@ -26,12 +26,13 @@ function inSentence(name: string): string {
 }
 
 /** A lead's ends, when it matters which is where. */
-function endsAfter(rig: Rig, edit: Extract<RigEdit, { kind: 'swap' }>): string {
-  const part = partIn(rig, edit.to);
-  const [first] = edit.ports;
+function endFirst(part: Part | undefined, first: string | undefined): string {
   const port = part?.ports.find((p) => p.id === first);
   return part && isTurnable(part) && port ? `, ${port.name} first` : '';
 }
+
+const endsAfter = (rig: Rig, { to, ports }: Extract<RigEdit, { kind: 'swap' }>): string =>
+  endFirst(partIn(rig, to), ports[0]);
 
 /** The name of a switch's place, or a knob's dB. */
 function placeName(setting: PartSetting | undefined, value: SettingValue): string {
@@ -64,6 +65,14 @@ function whereBetween(rig: Rig, id: string): string {
   const joint = jointOf(rig, id);
   if (!joint) return '';
   return ` ${inSentence(nameOf(rig, joint.plug.part))} and ${inSentence(nameOf(rig, joint.jack.part))}`;
+}
+
+/** "Put a patch cable between the output of the receiver and the headset jack of the phone", and which end comes first where that matters. */
+function bridged(rig: Rig, { part, ports, between }: Extract<RigEdit, { kind: 'bridge' }>): string {
+  const ends = between.map(
+    (ref) => `the ${portOf(rig, ref)?.name ?? ref.port} of ${inSentence(nameOf(rig, ref.part))}`,
+  );
+  return `Put ${inSentence(partName(rig, part))} between ${ends.join(' and ')}${endFirst(partIn(rig, part), ports[0])}`;
 }
 
 function bypassed(rig: Rig, part: string, joints: readonly string[]): string {
@@ -185,6 +194,8 @@ export function sayEdit(rig: Rig, edit: RigEdit): string {
       const at = portOf(rig, edit.at)?.name ?? edit.at.port;
       return `Plug ${inSentence(partName(rig, edit.part))} into the ${at} of ${inSentence(nameOf(rig, edit.at.part))}`;
     }
+    case 'bridge':
+      return bridged(rig, edit);
     case 'place':
       return `Lay out ${inSentence(partName(rig, edit.part))}`;
     case 'join':

@@ -7,12 +7,13 @@ import { list, numberWord } from './words';
 const count = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
 
 /** Why there is no way out; undefined where there is one. */
-export function sayWhyNot({ way, ended, under, judged }: WayOut): string | undefined {
+export function sayWhyNot({ way, ended, under, judged, isWide }: WayOut): string | undefined {
   if (way) return undefined;
   const tried = count(judged, 'rig was', 'rigs were');
+  const untried = isWide ? ' Between so many free ends no two parts at a time were tried.' : '';
   return ended === 'cut'
-    ? `The search was ended before it had found one: ${tried} judged, and none that weighs less than ${Math.round(under)} in money and bother is left unseen.`
-    : `None of at most ${numberWord(MOST_STEPS)} changes, each of which cures something, makes the whole rig clean: ${tried} judged.`;
+    ? `The search was ended before it had found one: ${tried} judged, and none that weighs less than ${Math.round(under)} in money and bother is left unseen.${untried}`
+    : `None of at most ${numberWord(MOST_STEPS)} changes, each of which cures something, makes the whole rig clean: ${tried} judged.${untried}`;
 }
 
 /** What was not ruled out before the search was ended; undefined where the way is the lightest. */
@@ -24,6 +25,8 @@ export const sayNotLightest = ({ way, ended, under }: WayOut): string | undefine
 const CURE: Readonly<Record<Cure, string>> = {
   exchange: 'two plugs changing places',
   join: 'a free plug in a free socket',
+  loose: 'a plug that hangs loose in a socket',
+  bridge: 'a lead, adapter or box from the one to the other',
   plug: 'another socket',
   replug: 'the headphones in another socket',
   link: 'another lead, adapter or dongle',

@@ -23,36 +23,38 @@ export function KnobField({
   const shown = dragged ?? stands;
   const read = says?.(shown) ?? '';
   return (
-    <div className="flex min-h-11 items-center gap-2 lg:min-h-9">
+    <div className="flex min-h-11 flex-wrap items-center gap-x-2 lg:min-h-9">
       <span aria-hidden>{name}</span>
-      <Slider.Root
-        className="relative flex h-8 w-32 touch-none items-center"
-        min={setting.from}
-        max={setting.to}
-        step={setting.step}
-        value={[shown]}
-        onValueChange={([next]) => {
-          setDragged(next);
-          if (next !== undefined) turn(next);
-        }}
-        onValueCommit={([next]) => {
-          setDragged(undefined);
-          if (next !== undefined) change(next);
-        }}
-      >
-        <Slider.Track className="bg-line h-1.5 w-full rounded-full">
-          <Slider.Range className="bg-sea absolute h-1.5 rounded-full" />
-        </Slider.Track>
-        <Slider.Thumb
-          aria-label={setting.name}
-          aria-valuetext={[formatDb(shown), read].filter(Boolean).join(', ')}
-          className="border-sea bg-card block size-6 rounded-full border-[3px]"
-        />
-      </Slider.Root>
-      <span className="w-28 text-xs leading-tight">
-        <span className="font-mono">{formatDb(shown)}</span>
-        <span className="text-soft block">{read}</span>
-      </span>
+      <div className="flex items-center gap-2">
+        <Slider.Root
+          className="relative flex h-8 w-32 touch-none items-center"
+          min={setting.from}
+          max={setting.to}
+          step={setting.step}
+          value={[shown]}
+          onValueChange={([next]) => {
+            setDragged(next);
+            if (next !== undefined) turn(next);
+          }}
+          onValueCommit={([next]) => {
+            setDragged(undefined);
+            if (next !== undefined) change(next);
+          }}
+        >
+          <Slider.Track className="bg-line h-1.5 w-full rounded-full">
+            <Slider.Range className="bg-sea absolute h-1.5 rounded-full" />
+          </Slider.Track>
+          <Slider.Thumb
+            aria-label={setting.name}
+            aria-valuetext={[formatDb(shown), read].filter(Boolean).join(', ')}
+            className="border-sea bg-card block size-6 rounded-full border-[3px]"
+          />
+        </Slider.Root>
+        <span className="w-28 text-xs leading-tight">
+          <span className="font-mono">{formatDb(shown)}</span>
+          <span className="text-soft block">{read}</span>
+        </span>
+      </div>
     </div>
   );
 }

@@ -6,7 +6,8 @@ import { recordTake, type AskedTake } from './record-take';
 import type { RecorderEars } from './recorder';
 
 // Reading needs a worker, which this machine room has none of.
-vi.mock('./keep-take', () => ({ readKept: () => Promise.resolve() }));
+const read = vi.hoisted(() => new Set<string>());
+vi.mock('./keep-take', () => ({ readKept: (id: string) => Promise.resolve(void read.add(id)) }));
 
 const RATE = 8000;
 const HALF_SECOND = [new Float32Array(RATE / 2).fill(0.25)];
@@ -14,7 +15,7 @@ const HALF_SECOND = [new Float32Array(RATE / 2).fill(0.25)];
 const PART = RATE;
 
 /** A device that hands on what the test says; the first pieces come before it has answered. */
-function device(early: number) {
+function device(early: number, lost = 0) {
   const now: { ears?: RecorderEars } = {};
   const listen: AskedTake['listen'] = (ears) => {
     now.ears = ears;
@@ -24,7 +25,7 @@ function device(early: number) {
       channels: 1,
       device: 'Input of the test',
       processed: [],
-      stop: () => Promise.resolve(),
+      stop: () => Promise.resolve(lost),
     });
   };
   return { listen, piece: () => now.ears?.piece(HALF_SECOND) };
@@ -57,6 +58,18 @@ describe('recording', () => {
     await stop();
     expect(await written(await ended)).toEqual([PART, PART, PART]);
     expect(said).toEqual([]);
+  });
+
+  it('keeps how much never came, and nothing of what buffers do', async () => {
+    const lostOf = async (lost: number) => {
+      const { stop, ended } = await record(device(1, lost));
+      await stop();
+      const id = await ended;
+      await vi.waitFor(() => expect(read).toContain(id));
+      return (await database.takes.get(id ?? ''))?.lostSeconds;
+    };
+    expect(await lostOf(0.7)).toBe(0.7);
+    expect(await lostOf(0.03)).toBeUndefined();
   });
 
   it('stops where the disk is full, says so once, and keeps no sound with a hole in it', async () => {

@@ -56,6 +56,9 @@ const nameOfNow = (): string =>
 /** A disk that is really full shows as one of several errors, none of which says so. */
 const NO_MORE = 'The browser’s storage took no more: it is full, or cannot be written.';
 
+/** Gaps shorter than this come and go with the buffers of the browser; seconds, ours. */
+const LOST_SAID_S = 0.1;
+
 interface Running {
   recording?: Recording;
   samples: number;
@@ -99,7 +102,7 @@ export async function recordTake(
   const stop = async (): Promise<void> => {
     if (now.over || !now.recording) return;
     now.over = true;
-    await now.recording.stop();
+    const lostSeconds = await now.recording.stop();
     await keeper.written();
     if (now.samples === 0) {
       await deleteTake(id);
@@ -110,7 +113,10 @@ export async function recordTake(
     ears.ended(id);
     // On a full disk neither finds room; the sound is there all the same.
     const read = async () => {
-      if (steps.length > 0) await changeTake(id, { stretches: stretchesOf(steps, seconds()) });
+      await changeTake(id, {
+        ...(steps.length > 0 && { stretches: stretchesOf(steps, seconds()) }),
+        ...(lostSeconds >= LOST_SAID_S && { lostSeconds }),
+      });
       await readKept(id);
     };
     await read().catch((error: unknown) => {
@@ -130,11 +136,8 @@ export async function recordTake(
     ears.progress(seconds());
     if (stepAt(steps, seconds()).over) void stop();
   };
-  const recording = await listen({
-    peaks: ears.peaks,
-    piece,
-    lost: () => breakOff('The input was pulled.'),
-  });
+  const lost = () => breakOff('The input was pulled.');
+  const recording = await listen({ peaks: ears.peaks, piece, lost });
   now.recording = recording;
   const { sampleRate, channels } = recording;
   try {

@@ -2,7 +2,7 @@
 type Message =
   | { readonly peaks: readonly number[] }
   | { readonly piece: readonly Float32Array[] }
-  | { readonly ended: true };
+  | { readonly ended: true; readonly lost: number };
 
 export interface RecorderEars {
   readonly peaks: (peaks: readonly number[]) => void;
@@ -17,8 +17,8 @@ export interface Recording {
   readonly device: string;
   /** Processing that the browser left on although it was asked not to. */
   readonly processed: readonly string[];
-  /** Hands on the last of it, then lets the device go. */
-  readonly stop: () => Promise<void>;
+  /** Hands on the last of it, then lets the device go; seconds that went by without any sound, as of a machine that is too busy. */
+  readonly stop: () => Promise<number>;
 }
 
 const RAW = { echoCancellation: false, noiseSuppression: false, autoGainControl: false } as const;
@@ -74,14 +74,14 @@ export async function startRecording(deviceId: string | undefined, ears: Recorde
     channelCountMode: 'explicit',
     channelInterpretation: 'discrete',
   });
-  let ended: () => void = () => undefined;
-  const last = new Promise<void>((resolve) => {
+  let ended: (lost: number) => void = () => undefined;
+  const last = new Promise<number>((resolve) => {
     ended = resolve;
   });
   node.port.onmessage = ({ data }: MessageEvent<Message>) => {
     if ('peaks' in data) ears.peaks(data.peaks);
     else if ('piece' in data) ears.piece(data.piece);
-    else ended();
+    else ended(data.lost);
   };
   track.addEventListener('ended', ears.lost);
   context.createMediaStreamSource(stream).connect(node);
@@ -95,9 +95,10 @@ export async function startRecording(deviceId: string | undefined, ears: Recorde
     async stop() {
       track.removeEventListener('ended', ears.lost);
       node.port.postMessage({ end: true });
-      await last;
+      const lost = await last;
       track.stop();
       await context.close();
+      return lost;
     },
   };
 }

@@ -56,7 +56,7 @@ export async function startStandIn(wav: Blob, ears: RecorderEars): Promise<Recor
       window.clearInterval(timer);
       tick();
       give();
-      return Promise.resolve();
+      return Promise.resolve(0);
     },
   };
 }

@@ -206,6 +206,12 @@ export function TakePanel({ take, takes, rig, recorder, trim }: TakePanelProps) 
         {says}
       </h2>
       {MADE[take.origin] && <p className="text-soft">{MADE[take.origin]}</p>}
+      {take.lostSeconds !== undefined && (
+        <p role="note" className="text-brass mt-1 font-semibold" data-lost={take.lostSeconds}>
+          {take.lostSeconds.toFixed(1)} s of sound never reached this page: the device was too busy or asleep.
+          Close what else runs and record again before you trust holes, clicks or echo.
+        </p>
+      )}
       <Waveform
         measures={measures}
         marks={marks}

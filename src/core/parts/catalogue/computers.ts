@@ -1,5 +1,5 @@
 import { dbV } from '../../units';
-import { knob, phonesOut, portWith, usbPort } from '../model/builders';
+import { hostVolume, knob, phonesOut, portWith, usbPort } from '../model/builders';
 import { headsetCapture, headsetCircuit, headsetJack } from '../model/headset-input';
 import { ownMicrophone } from './hosts';
 import type { CircuitElement, Host, Part, PartSetting } from '../model/types.generated';
@@ -45,7 +45,7 @@ const playback: CircuitElement[] = (['left', 'right'] as const).flatMap((side): 
     hears: 'playback',
     a: `out-${side}`,
     b: 'phones.S',
-    sensitivity: 0,
+    sensitivity: { knob: 'volume' },
   },
   { kind: 'resistor', a: `out-${side}`, b: side === 'left' ? 'phones.T' : 'phones.R', ohms: 10 },
 ]);
@@ -62,10 +62,10 @@ export const COMPUTERS: readonly Part[] = [
       usbPort('usb-a', 'USB-A port', 'usb-a', 'jack'),
       usbPort('usb-c', 'USB-C port', 'usb-c', 'jack'),
     ],
-    settings: [ASKED, FED],
+    settings: [ASKED, FED, hostVolume('Volume')],
     mains: { class: 'earthed', on: { setting: 'fed', is: 'earthed' } },
     battery: { wattHours: { typical: 55, least: 40, most: 80 }, on: { setting: 'fed', is: 'battery' } },
-    circuit: headsetCircuit('jack', 'ctia'),
+    circuit: headsetCircuit('jack', 'ctia', undefined, { knob: 'volume' }),
     captures: [{ ...headsetCapture('jack', 'ctia'), on: { setting: 'asked', is: 'headset' } }],
     outlets: [
       { port: 'usb-a', gives: 900 },
@@ -100,7 +100,7 @@ export const COMPUTERS: readonly Part[] = [
       usbPort('usb-2', 'USB-A port 2', 'usb-a', 'jack'),
     ],
     // In steps of 10 dB, among the sound settings of the system (common practice).
-    settings: [{ ...knob('boost', 'microphone boost', 0, 30, 0), step: 10 }],
+    settings: [{ ...knob('boost', 'microphone boost', 0, 30, 0), step: 10 }, hostVolume('Volume')],
     circuit: [
       // Bias on the ring: typical of computers.
       { kind: 'supply', a: 'bias', b: 'mic.S', volts: 2.5 },

@@ -1,5 +1,5 @@
 import { milliamps } from '../../units';
-import { EIGHT_PIN_ROLES, USB_ROLES, usbPort } from '../model/builders';
+import { EIGHT_PIN_ROLES, hostVolume, USB_ROLES, usbPort } from '../model/builders';
 import { headsetCapture, headsetCircuit, headsetJack } from '../model/headset-input';
 import type { BusDevice, Part, PartPort } from '../model/types.generated';
 
@@ -31,7 +31,8 @@ const dongle = ({ plug, registersAs, authenticated, draw, worksIn, ...rest }: Do
   ...rest,
   family: 'dongle',
   ports: [headsetJack('jack', 'ctia'), plug],
-  circuit: headsetCircuit('jack', 'ctia', 'plug'),
+  settings: [hostVolume('System volume')],
+  circuit: headsetCircuit('jack', 'ctia', 'plug', { knob: 'volume' }),
   captures: [headsetCapture('jack', 'ctia')],
   // Draw: typical.
   bus: {

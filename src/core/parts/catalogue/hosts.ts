@@ -1,5 +1,5 @@
 import { dbSpl } from '../../units';
-import { EIGHT_PIN_ROLES, knob, portWith, usbPort } from '../model/builders';
+import { EIGHT_PIN_ROLES, hostVolume, portWith, usbPort } from '../model/builders';
 import { headsetCapture, headsetCircuit, headsetJack, type HeadsetPinout } from '../model/headset-input';
 import type { Battery, Host, HostPort, OwnMicrophone, Part, PartPort } from '../model/types.generated';
 
@@ -35,7 +35,7 @@ const phoneWithJack = (pinout: HeadsetPinout, name: string, summary: string): Pa
   battery: BATTERIES.phone,
   ports: [headsetJack('jack', pinout)],
   // Its own volume sets what it plays into a mixer: start low.
-  settings: [knob('volume', 'Volume', -60, 0, 0)],
+  settings: [hostVolume('Volume')],
   circuit: headsetCircuit('jack', pinout, undefined, { knob: 'volume' }),
   captures: [headsetCapture('jack', pinout)],
   host: {

@@ -1,6 +1,7 @@
 import { milliamps } from '../../units';
 import {
   EIGHT_PIN_ROLES,
+  hostVolume,
   oneOf,
   onOff,
   phonesOut,
@@ -154,6 +155,7 @@ export const HUBS: readonly Part[] = [
       oneOf('socket', usbPort('two', 'USB-A socket 2', 'usb-a', 'jack')),
       phonesOut('trs-3.5'),
     ],
+    settings: [hostVolume('System volume')],
     circuit: [
       ...playbackInto(-3),
       ...stereoOutput('phones', ['phones-left', 'phones-right'], 10, -3),
@@ -162,7 +164,7 @@ export const HUBS: readonly Part[] = [
     paths: (['left', 'right'] as const).map((side) => ({
       from: `play-${side}`,
       to: `phones-${side}`,
-      gain: [0],
+      gain: [{ knob: 'volume' }],
     })),
     power: [{ port: 'plug' }],
     bus: {

@@ -1,6 +1,7 @@
 import { dbV, volts } from '../../units';
 import {
   EIGHT_PIN_ROLES,
+  hostVolume,
   MONO_ROLES,
   knob,
   microphoneInput,
@@ -100,9 +101,14 @@ const smallDevice = (
   summary: 'microphone input with bias, headphone output; not made for line level',
   price: 12,
   ports: [...ports, usbPort('usb', 'USB-A plug', 'usb-a', 'plug')],
+  settings: [hostVolume('System volume')],
   circuit,
   paths: circuit.some((e) => e.kind === 'drive')
-    ? (['left', 'right'] as const).map((side) => ({ from: `play-${side}`, to: `phones-${side}`, gain: [0] }))
+    ? (['left', 'right'] as const).map((side) => ({
+        from: `play-${side}`,
+        to: `phones-${side}`,
+        gain: [{ knob: 'volume' }],
+      }))
     : [],
   ...rest,
   bus: {
@@ -289,7 +295,7 @@ export const MOBILE_INTERFACES: readonly Part[] = [
     'usb-sound-trrs',
     'Small USB sound device, headset socket',
     [headsetJack('jack', 'ctia')],
-    headsetCircuit('jack', 'ctia', 'usb'),
+    headsetCircuit('jack', 'ctia', 'usb', { knob: 'volume' }),
     { captures: [{ ...headsetCapture('jack', 'ctia') }] },
   ),
 ];

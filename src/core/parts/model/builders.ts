@@ -118,6 +118,9 @@ export const knob = (id: string, name: string, from: number, to: number, initial
   ...(from <= LEVEL_FROM && { taper: audioTaper(from, to) }),
 });
 
+/** How loud a phone or computer plays, by its own volume keys, into a jack or what is plugged into its port. */
+export const hostVolume = (name: string): KnobSetting => knob('volume', name, -60, 0, 0);
+
 /** One of several settings that stand together: its name in full says of what it is. */
 export const inGroup = <T extends PartSetting>(group: string, setting: T): T => ({
   ...setting,

@@ -1,8 +1,8 @@
 import { checkOf, type Cure, type Finding } from '../../checks';
 import type { Facts } from '../../engine';
 import { isHeadphones, isSupply, isWornToListen, type Part } from '../../parts';
-import { ladder } from '../../views';
-import { endsOf, jointsOf, laidParts, type LaidPart, type Rig, type RigEdit } from '../../rig';
+import { ladder, wayThrough } from '../../views';
+import { endsOf, joinedTo, jointsOf, laidParts, type LaidPart, type Rig, type RigEdit } from '../../rig';
 import { placements, planReturns } from '../returns';
 import { bearsOn } from '../settings/bears-on';
 import { feedingSwitches } from '../settings/feeding';
@@ -20,14 +20,23 @@ import {
   turns,
   type KnobTrial,
 } from './at-hand';
+import { gapsBridged, supplyBridged } from './bridgings';
 import { unplugged } from './charged';
 import { leavesGrounds } from './grounds';
 import { additions, bypasses, inserts, swaps, swapsFor } from './with-parts';
 
-/** Placed parts that a fix may touch: the chain from source to recorder, which ladder() puts at depth 0. */
-function chainOf(rig: Rig): LaidPart[] {
-  const onChain = new Set(ladder(rig).flatMap((rung) => (rung.depth === 0 ? [rung.placed] : [])));
+/** Placed parts that a fix may touch: the way from the finding's source to its recorder, and the chain that ladder() puts at depth 0. */
+function chainOf(rig: Rig, { source, recorder }: Finding): LaidPart[] {
+  const own = source !== undefined && recorder !== undefined ? wayThrough(rig, [source, recorder]) : [];
+  const spine = ladder(rig).flatMap((rung) => (rung.depth === 0 ? [rung.placed] : []));
+  const onChain = new Set([...own, ...spine]);
   return laidParts(rig).filter((laid) => onChain.has(laid.placed.id));
+}
+
+/** Some parts and all that hangs on them: a lead of a pair whose other plug lies loose, a splitter on a lead. */
+function withHanging(rig: Rig, parts: readonly LaidPart[]): LaidPart[] {
+  const ids = new Set(parts.flatMap(({ placed }) => [...joinedTo(rig, placed.id)]));
+  return laidParts(rig).filter(({ placed }) => ids.has(placed.id));
 }
 
 /** The parts on which a finding lies, on the chain or beside it. */
@@ -145,7 +154,7 @@ export function candidatesFor(facts: Facts, finding: Finding): Candidates {
   const cures = checkOf(finding.code)?.cures ?? [];
   const bears = bearsOn(facts, finding);
   const may = (...kinds: readonly Cure[]) => kinds.some((kind) => cures.includes(kind));
-  const chain = chainOf(rig);
+  const chain = chainOf(rig, finding);
   const pool = concerned(rig, finding, chain);
   const powered = withPowered(rig, pool);
   const links = () => linkEdits(rig, finding, chain, powered);
@@ -166,7 +175,7 @@ export function candidatesFor(facts: Facts, finding: Finding): Candidates {
       ...(may('choice') ? pool.flatMap(choices) : []),
       ...(may('replug') ? pool.filter((laid) => laid.part.ears).flatMap((laid) => replug(rig, laid)) : []),
       ...(may('join') ? gapsClosed(rig, finding) : []),
-      ...(may('plug', 'pair') ? looseEnds(rig, chain) : []),
+      ...(may('plug', 'pair', 'loose') ? looseEnds(rig, withHanging(rig, pool)) : []),
       ...(may('exchange') ? pool.flatMap((laid) => exchanges(rig, laid)) : []),
       ...(may('plug') ? [...chain.flatMap(turns), ...pool.flatMap((laid) => moves(rig, laid))] : []),
       ...(may('plug') ? chain.flatMap((laid) => replug(rig, laid)) : []),
@@ -176,10 +185,12 @@ export function candidatesFor(facts: Facts, finding: Finding): Candidates {
     ]),
     parts: [
       ...(may('supply') ? powered.flatMap((laid) => additions(rig, laid, isSupply)) : []),
+      ...(may('supply') ? supplyBridged(rig, finding) : []),
       ...(may('feeder')
         ? feeders(rig).flatMap((laid) => [...swapsFor(rig, laid, isSupply), ...removals(laid)])
         : []),
       ...(may('headphones') ? pool.flatMap((laid) => headphonesFor(rig, laid)) : []),
+      ...(may('bridge') ? gapsBridged(rig, finding) : []),
       ...(may('link') ? links() : may('parting') ? links().filter((edit) => !leavesGrounds(rig, edit)) : []),
     ],
   };

@@ -1,5 +1,5 @@
 import type { Part } from '../../parts';
-import { partIn, partOf, laidParts, type Rig, type RigEdit } from '../../rig';
+import { partIn, partOf, laidParts, settingOf, type Rig, type RigEdit } from '../../rig';
 import type { Drawer } from '../drawer';
 import { isTouchy, TOUCHY, USUAL_BOTHER } from '../bother';
 
@@ -62,6 +62,7 @@ const DOING: Readonly<Record<RigEdit['kind'], number>> = {
   bypass: EXCHANGE,
   add: ONE_MORE,
   place: ONE_MORE,
+  bridge: ONE_MORE + AT_HAND,
   insert: BETWEEN,
   app: OTHER_APP,
 };
@@ -70,15 +71,21 @@ const DOING: Readonly<Record<RigEdit['kind'], number>> = {
 export const neededPart = (edit: RigEdit): string | undefined =>
   edit.kind === 'swap'
     ? edit.to
-    : edit.kind === 'insert' || edit.kind === 'add' || edit.kind === 'place'
+    : edit.kind === 'insert' || edit.kind === 'add' || edit.kind === 'place' || edit.kind === 'bridge'
       ? edit.part
       : undefined;
 
+/** Whether a knob is turned down until it is touchy; one that is turned up again gets no touchier. */
 const turnsTouchy = (rig: Rig, edit: RigEdit): boolean => {
   if (edit.kind !== 'set') return false;
   const laid = laidParts(rig).find(({ placed }) => placed.id === edit.part);
   const setting = laid?.part.settings?.find(({ id }) => id === edit.setting);
-  return setting !== undefined && isTouchy(setting, edit.option);
+  return (
+    laid !== undefined &&
+    setting !== undefined &&
+    isTouchy(setting, edit.option) &&
+    Number(edit.option) < Number(settingOf(laid, edit.setting))
+  );
 };
 
 const isExchange = (edit: RigEdit): edit is Extract<RigEdit, { kind: 'swap' | 'remove' | 'bypass' }> =>

@@ -54,7 +54,13 @@ const MOST_OFFERED = 4;
 const keysOf = ({ findings }: Outcome): ReadonlySet<string> =>
   new Set(findings.flatMap(facesOf).map(findingKey));
 
-/** The edited rig lost the finding, or one way of what was found both ways, and gained none that weighs as much. */
+/** What a box that has its power again lets be seen: another switch on the way, which stood wrong all the time. */
+const isRevealed = (cured: Finding, fresh: Finding): boolean =>
+  checkOf(cured.code)?.assume?.(cured)?.kind === 'fed' &&
+  fresh.setting !== undefined &&
+  fresh.severity !== 'danger';
+
+/** The edited rig lost the finding, or one way of what was found both ways, and gained none that weighs as much but what was hidden by it. */
 export function cures(before: Outcome, after: Outcome, finding: Finding): boolean {
   const found = after.findings.flatMap(facesOf);
   const stays = (face: Finding) => found.some((f) => findingKey(f) === findingKey(face) || isLike(f, face));
@@ -62,7 +68,9 @@ export function cures(before: Outcome, after: Outcome, finding: Finding): boolea
   if (verdictRank(after.verdict) > verdictRank(before.verdict)) return false;
   const known = keysOf(before);
   const fresh = found.filter((f) => !known.has(findingKey(f)));
-  return fresh.every((f) => severityRank(f.severity) > severityRank(finding.severity));
+  return fresh.every(
+    (f) => severityRank(f.severity) > severityRank(finding.severity) || isRevealed(finding, f),
+  );
 }
 
 function priced(rig: Rig, edit: RigEdit, drawer: Drawer): Omit<Fix, 'outcome' | 'rooms'> {

@@ -38,7 +38,7 @@ export const additionsAt = (
   rig: Rig,
   at: { readonly part: string; readonly port: PartPort },
   isWanted: (part: Part) => boolean,
-): RigEdit[] =>
+): Extract<RigEdit, { kind: 'add' }>[] =>
   partsFor(rig)
     .filter(isWanted)
     .flatMap((part) =>

@@ -1,8 +1,11 @@
 import { isPassiveLink, type Part, type PartPort } from '../../parts';
 import { thingOf } from './twins';
 
-/** Sockets of one kind on a part do not make two ways. */
-export const socketKind = (port: PartPort): string => `${port.connector} ${port.direction}`;
+const USB_OF_HOSTS = new Set(['usb-a', 'usb-c']);
+
+/** Sockets of one kind on a part do not make two ways; nor does it matter in which USB socket of a computer something is. */
+export const socketKind = ({ connector, direction }: PartPort): string =>
+  `${USB_OF_HOSTS.has(connector) ? 'usb' : connector} ${direction}`;
 
 /** The boxes of a chain by the things that they are. */
 export const boxNames = (links: readonly { readonly part: Part }[]): string[] =>

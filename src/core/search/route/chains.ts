@@ -19,7 +19,7 @@ import {
 import { farthest, farthestByNumbers } from './lengths';
 import { firstOfEach, sameSocket, type Entry, type Pool } from './pool';
 import type { Link, PartChain } from './part-chain';
-import { reachAfter, standsApart } from './standing';
+import { reachAfter, standsApart } from '../standing';
 import { FREE, isThrough, type Course } from './course';
 import { owingOver, type Owing } from './owing';
 import { Reached, type Reachable } from './reached-ends';

@@ -14,6 +14,8 @@ export class Padding {
     private readonly request: RouteRequest,
     /** Grows. */
     private readonly found: readonly Found[],
+    /** What is put in besides all chains weighs at the least. */
+    private readonly leastAdded: () => number = () => 0,
   ) {}
 
   /**
@@ -63,9 +65,19 @@ export class Padding {
     const any = leg < this.request.sources.length ? { to: ANY } : { from: ANY };
     return this.spentOf(`${middle.id} ${leg}`, (one) => {
       const way = one.layout.middle === middle.id ? one.layout.ways?.[leg] : undefined;
-      if (!way || way.weight + this.weigh(one) - one.cost.weight > weight) return [];
+      if (!way || way.weight + this.addedFor(one) + this.weigh(one) - one.cost.weight > weight) return [];
       return [{ ...way, ...(isThere ? {} : any), leaves: this.leavesAll(one), isPlain: false }];
     });
+  }
+
+  /**
+   * By how much more had to be put in beside the chains of a way than might have to be with another: a caller who comes back by a lead that has a
+   * socket for it needs no splitter, and the dearer lead may make the lighter whole.
+   */
+  private addedFor({ layout, cost }: Found): number {
+    if (this.request.wishes?.callers !== true) return 0;
+    const chains = (layout.ways ?? []).reduce((sum, { weight }) => sum + weight, 0);
+    return Math.max(0, cost.weight - chains - this.leastAdded());
   }
 
   /** It leaves a socket for headphones, or nothing like it could; who has callers at a box hears at the box. */

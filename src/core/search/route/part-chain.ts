@@ -1,6 +1,6 @@
 import type { Part, PartPort } from '../../parts';
 import type { Cost } from './inventory';
-import type { Reach } from './standing';
+import type { Reach } from '../standing';
 
 /** A part of a chain, entered by one port and left by another. */
 export interface Link {

@@ -84,7 +84,7 @@ export class Search {
     { known = [], first, shapes = streamsOf }: Beside = {},
   ) {
     this.first = first;
-    this.padding = new Padding(request, this.found);
+    this.padding = new Padding(request, this.found, () => this.surcharge.weight);
     this.ceiling = first && { ...NOTHING, weight: sensibleBeside(first, request.prefer) };
     this.stock = { parts, purse: ground.purse };
     const extra = supplyExtra(parts, ground.purse);
@@ -356,14 +356,18 @@ export class Search {
     return undefined;
   }
 
-  /** Judges what waits, the cheapest first, until as much is found as is wanted. */
+  /** Judges what waits, the cheapest first, until as much is found as is wanted and nothing that waits could come before it. */
   private *judgeWaiting(): Generator<void> {
-    while (this.best.length < this.count) {
-      const next = this.waiting.pop();
-      if (!next) return;
+    for (let next = this.waiting.peek(); next && this.couldLead(next); next = this.waiting.peek()) {
+      this.waiting.pop();
       this.judge(next);
       yield;
     }
+  }
+
+  private couldLead({ turn }: Waiting): boolean {
+    const [first] = this.best;
+    return !first || this.best.length < this.count || turn.weight < this.weigh(first);
   }
 
   /** What the least weighs that was not looked at, for too many parts in a chain or, for the best sound, its price; Infinity where none that is wanted was left. */

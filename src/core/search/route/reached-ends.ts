@@ -1,7 +1,7 @@
 import type { Part, PartPort } from '../../parts';
 import type { OpenEnd } from '../ends';
 import { compareWeights, costFor, plus, type Cost, type Purse, type Used } from './inventory';
-import type { Reach } from './standing';
+import type { Reach } from '../standing';
 
 /** What a chain has come to, as far as it matters to whether another can stand for it. */
 export interface Reachable {

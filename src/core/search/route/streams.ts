@@ -15,7 +15,7 @@ import { middleOf } from './middles';
 import { assign, entriesOf, firstOfPairs, isSide, middleEnds, openingsOf, splitEnds } from './sockets';
 import { sharedOn } from './shared-on';
 import { loadOneAnother } from './rough';
-import { reachAfter, standsApart } from './standing';
+import { reachAfter, standsApart } from '../standing';
 
 /** Layouts of one shape as they are found, the cheapest first. */
 export interface Stream {

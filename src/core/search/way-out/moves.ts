@@ -13,6 +13,7 @@ import {
 import type { Drawer } from '../drawer';
 import { candidatesFor } from '../fixes/candidates';
 import { fedOtherwise } from '../fixes/charged';
+import { gapsBridgedByTwo, supplyByTwo } from '../fixes/bridgings';
 import { costOfEdit, type EditCost } from '../fixes/edit-cost';
 import { relocations } from './relocations';
 import { additions, additionsAt, insertsAt, swapsFor } from '../fixes/with-parts';
@@ -43,6 +44,7 @@ function turnOf(cost: EditCost): number {
 const REWIRING: readonly RigEdit['kind'][] = [
   'swap',
   'insert',
+  'bridge',
   'add',
   'join',
   'bypass',
@@ -190,6 +192,11 @@ export function movesFor(state: Judged, drawer: Drawer): Move[] {
     ...[...edits, ...gains, ...exchanges(rig)].map((edit) => moveOf(rig, edit, drawer)),
     ...(gains.length > 1 ? [together(rig, gains, drawer)] : []),
     ...weighing.flatMap((finding) => twinThrows(facts, finding).map((each) => together(rig, each, drawer))),
+    ...weighing.flatMap((finding) =>
+      [...gapsBridgedByTwo(rig, finding), ...supplyByTwo(rig, finding)].map((each) =>
+        together(rig, each, drawer),
+      ),
+    ),
     ...(needsPower ? wiring.flatMap((edit) => withSupply(rig, edit, drawer)) : []),
     ...carriedThrough(state, drawer),
     ...(cures.has('pair') ? pairs(rig, drawer) : []),

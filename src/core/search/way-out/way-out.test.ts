@@ -73,22 +73,6 @@ it('two sources that share both sides of a desk are panned to either side: two s
 });
 
 describe('the order in which people work', () => {
-  const line = layRig({
-    parts: {
-      keys: 'keyboard',
-      lead: 'lead-jack-trs',
-      mic: 'interface-one-xlr',
-      usb: 'lead-usb-c-c',
-      phone: 'phone-usb-c',
-    },
-    joints: [],
-  });
-  it('leaves a rig without joints with a reason and no steps', () => {
-    const { way, ended } = followed(line);
-    expect(way).toBeUndefined();
-    expect(ended).toBe('done');
-  });
-
   it('ends at once when the time is over, and says what is ruled out', () => {
     const out = wayOut(demo('slipway-diary.json'), {}, { spent: () => true });
     expect(out).toMatchObject({ ended: 'cut' });

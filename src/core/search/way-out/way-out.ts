@@ -2,12 +2,13 @@ import type { Outcome, Verdict } from '../../judge';
 import { applyEdit, type Rig, type RigEdit } from '../../rig';
 import type { Drawer } from '../drawer';
 import { Heap } from '../heap';
+import { isTooWide } from '../fixes/bridgings';
 import { cutsCharge } from '../fixes/charged';
 import { costOfEdit, type EditCost } from '../fixes/edit-cost';
 import { leavesSilent, silencesRoom } from '../fixes/silenced';
 import { helps, isClean, isSettable, judged, mayBePlugged, mayStand, type Judged } from './judged';
 import { MOST_JUDGED, MOST_STEPS } from './limits';
-import { movesFor, type Move } from './moves';
+import { moveOf, movesFor, type Move } from './moves';
 
 /** One thing to do, with what the rig then does. */
 export interface WayStep {
@@ -36,12 +37,15 @@ export interface WayOut {
   readonly under: number;
   /** How many rigs were judged. */
   readonly judged: number;
+  /** Between so many free ends no two parts at a time were tried. */
+  readonly isWide: boolean;
 }
 
 /** How far the search is. */
 export interface WayProgress {
   readonly under: number;
   readonly judged: number;
+  readonly isWide: boolean;
 }
 
 /** The least that any move costs. */
@@ -74,11 +78,14 @@ function touched(before: Rig, after: Rig): ReadonlySet<string> {
 const isSetting = (edit: RigEdit, parts: ReadonlySet<string>): boolean =>
   (edit.kind === 'set' || edit.kind === 'choose') && parts.has(edit.part);
 
-/** A lead or adapter comes in. */
-const isLink = ({ kind }: RigEdit): boolean => kind === 'insert' || kind === 'swap';
+/** A lead or adapter comes in, or one that hung loose is plugged in. */
+const isLink = ({ kind }: RigEdit): boolean =>
+  kind === 'insert' || kind === 'swap' || kind === 'bridge' || kind === 'join';
 
 const isPlug = (edit: RigEdit, parts: ReadonlySet<string>): boolean =>
-  (edit.kind === 'move' && parts.has(edit.from.part)) || (edit.kind === 'turn' && parts.has(edit.part));
+  (edit.kind === 'move' && parts.has(edit.from.part)) ||
+  (edit.kind === 'turn' && parts.has(edit.part)) ||
+  (edit.kind === 'join' && (parts.has(edit.a.part) || parts.has(edit.b.part)));
 
 /** Whether a rig that waits has this among what it waits for. */
 function isAwaited({ edits, rewires }: Move, { parts, by }: NonNullable<Node['waitsFor']>): boolean {
@@ -115,6 +122,14 @@ class Search {
     private readonly drawer: Drawer,
     private readonly allowed: Allowed,
   ) {}
+
+  /** Single edits that are tried in their turn beside the moves. */
+  offer(from: Node, edits: readonly RigEdit[]): void {
+    for (const edit of edits) {
+      const move = moveOf(from.state.rig, edit, this.drawer);
+      this.open.push({ from, move, weight: from.weight + move.weight });
+    }
+  }
 
   /** Its moves are listed when nothing lighter is left. */
   push(from: Node): void {
@@ -184,27 +199,30 @@ function wayFrom(rig: Rig, { trail, weight, state }: Node): Way {
 
 /**
  * The lightest sequence of edits after which the whole rig is clean: uniform-cost search over rigs, every one proved by the
- * pipeline. A move is tried only when it is the lightest left, so the first clean rig is the lightest of those that moves reach.
+ * pipeline. A move is tried only when it is the lightest left, so the first clean rig is the lightest of those that moves and `known` reach.
  */
 export function* wayOutSteps(
   rig: Rig,
   drawer: Drawer,
   allowed: Allowed = ANYTHING,
+  known: readonly RigEdit[] = [],
 ): Generator<WayProgress, WayOut> {
   const first = judged(rig);
+  const isWide = first.weighing.some((finding) => isTooWide(rig, finding));
   const start: Node = { state: first, weight: 0, trail: [], against: first };
   const search = new Search(first, drawer, allowed);
-  if (isClean(first)) return { way: wayFrom(rig, start), ended: 'clean', under: 0, judged: 1 };
+  if (isClean(first)) return { way: wayFrom(rig, start), ended: 'clean', under: 0, judged: 1, isWide };
   search.push(start);
+  search.offer(start, known);
   for (let open = search.next(); open; open = search.next()) {
-    yield { under: open.weight, judged: search.count };
+    yield { under: open.weight, judged: search.count, isWide };
     const node = search.follow(open);
     if (node && isOver(first, node.state)) {
-      return { way: wayFrom(rig, node), ended: 'clean', under: node.weight, judged: search.count };
+      return { way: wayFrom(rig, node), ended: 'clean', under: node.weight, judged: search.count, isWide };
     }
     if (node) search.push(node);
   }
-  return { ended: 'done', under: Infinity, judged: search.count };
+  return { ended: 'done', under: Infinity, judged: search.count, isWide };
 }
 
 /** The lightest of single edits, such as fixes, that make the whole rig clean. */
@@ -232,15 +250,15 @@ export function wayOut(
   drawer: Drawer,
   { spent = () => false, allowed = ANYTHING, known = [] }: WayLimits = {},
 ): WayOut {
-  const steps = wayOutSteps(rig, drawer, allowed);
+  const steps = wayOutSteps(rig, drawer, allowed, known);
   let under = LEAST;
   for (;;) {
     const step = steps.next();
     if (step.done) return step.value;
     under = Math.max(under, step.value.under);
-    const { judged: count } = step.value;
+    const { judged: count, isWide } = step.value;
     if (!spent() && count < MOST_JUDGED) continue;
     const way = lightestOf(rig, known, drawer);
-    return { ended: 'cut', under, judged: count, ...(way && { way }) };
+    return { ended: 'cut', under, judged: count, isWide, ...(way && { way }) };
   }
 }

@@ -1,4 +1,4 @@
-import type { Part, PartPort } from '../../parts';
+import type { Part, PartPort } from '../parts';
 
 /**
  * How a growing chain stands to the last thing that has a place of its own (is held, worn, on a table): plugged onto it rigidly,

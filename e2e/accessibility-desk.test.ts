@@ -1,0 +1,3 @@
+import { testAccess } from './access';
+
+testAccess('desk');

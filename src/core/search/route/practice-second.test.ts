@@ -1,0 +1,3 @@
+import { testAnswers } from '../../../../testing/practice/answers';
+
+testAnswers(1);
