@@ -11,12 +11,15 @@ import {
   type RouteRequest,
 } from '../../core/search/route';
 import { addRig } from '../../store/rigs';
+import { lazily } from '../shared/lazily';
 import { keeping } from '../shared/report-trouble';
 import { RouteCard } from './route-card';
 import { RouteTable } from './route-table';
-import { ShoppingList } from './shopping-list';
 import { TradeChart } from './trade-chart';
 import { WishPrices } from './wish-prices';
+
+/** Fetched with all that stands in it: a list that came later would push the buttons from under a finger. */
+const ShoppingList = lazily(() => import('./shopping-list').then((m) => m.ShoppingList));
 
 const MOST_COMPARED = 4;
 

@@ -5,11 +5,9 @@ import { shoppingLines } from '../../core/files/shopping-lines';
 import { itemName } from '../../core/words/say-route';
 import type { Route } from '../../core/search/route';
 import { money } from '../shared/money';
-import { lazily } from '../shared/lazily';
 import { saveFile } from '../shared/save-file';
 import { Sheet } from '../shared/sheet';
-
-const PluggingList = lazily(() => import('./plugging-list').then((m) => m.PluggingList));
+import { PluggingList } from './plugging-list';
 
 /** What a way needs from the shop: to save, or on paper. */
 export function ShoppingList({
