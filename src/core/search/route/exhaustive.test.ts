@@ -142,7 +142,7 @@ describe('the search against trying everything', () => {
             expect(told(searched(request, 4))).toEqual(told(all));
           },
         ),
-        { seed: 20261128, numRuns: 500 },
+        { seed: 20261128, numRuns: 900 },
       );
       expect(tried).toBeGreaterThan(600);
       expect(answered).toBeGreaterThan(60);
