@@ -4,6 +4,7 @@ import { BOXES } from './boxes';
 import { CALLS } from './calls';
 import { HEADSET } from './headset';
 import { PLAYED } from './played';
+import { PLAYED_BY_USB } from './played-usb';
 import { TOGETHER } from './together';
 import { FAR_OFF } from './far-off';
 import { USB } from './usb';
@@ -16,6 +17,7 @@ export const PRACTICE = [
   ...CALLS,
   ...BESIDE,
   ...PLAYED,
+  ...PLAYED_BY_USB,
   ...ASKED,
   ...TOGETHER,
   ...FAR_OFF,

@@ -29,6 +29,8 @@ export const EARS_TAKEN = 5;
 export const CONVERTED_BEHIND = 60;
 /** What it weighs that a mixer which is bought is heard as a voltage by another sound device that is bought: as much as people pay for a mixer that converts. Ours. */
 export const MIXED_BEHIND = 30;
+/** What it weighs that a box is what one host plays into, and another, which could take its numbers, hears it as a voltage: more than a lead for sound costs beside one for numbers. Ours. */
+export const PLAYED_FIRST = 25;
 /** What it weighs that something else hangs where a capsule is to be fed, in a box made for that: more than a DI box costs beside it. Ours. */
 export const FED_FOR_NOTHING = 30;
 /** A preamplifier leaves 60 to 70 dB between a microphone's peaks and its own noise, a line input 20 less. Typical. */

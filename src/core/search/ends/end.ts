@@ -91,11 +91,17 @@ export interface Digital {
   readonly from: string;
 }
 
-/** What stands before an open end at which a way begins: the port of the source itself, and what is put into it. */
-export interface Beginning {
-  readonly from: PartPort;
+/** A part that is entered by one port and left by another. */
+export interface Passed {
   readonly part: Part;
   readonly entry: PartPort;
+  readonly exit: PartPort;
+}
+
+/** What stands before an open end at which a way begins: the port of the source itself, and what hangs in it. */
+export interface Beginning {
+  readonly from: PartPort;
+  readonly links: readonly Passed[];
 }
 
 /** An open end of a growing chain: the port that waits for its other half. */

@@ -1,7 +1,7 @@
 import { PLAYED_CREST, SPEECH_CREST } from '../../engine/flow';
 import type { CircuitElement, Part, PartPort } from '../../parts';
 import { isBareMicrophone } from '../../rig';
-import { microphoneOutput, dbVPerPa, SINE_CREST, type DbSpl } from '../../units';
+import { dbSpl, microphoneOutput, dbVPerPa, SINE_CREST, type DbSpl } from '../../units';
 import { arrive } from './arrive';
 import { isDigital, type OpenEnd, type Sides, type SidesAsked } from './end';
 import { digitalEnd, hostTakes } from './digital';
@@ -116,20 +116,22 @@ function analogueEnds(part: Part, port: PartPort, voices: Voices, sides: SidesAs
   return end ? [asked(withEdge(end, voices), sides)] : [];
 }
 
-/** The ends at which a host's playback is given by another thing in its port, such as a headset dongle. */
-export function playedEnds(host: Part, player: Part, pressure: DbSpl, sides: SidesAsked = 'any'): OpenEnd[] {
+/** The digital plug of something that plays what its host sends it; nothing where it plays nothing. */
+export function playerEnd(player: Part): OpenEnd | undefined {
   const entry = player.ports.find(({ id }) => id === player.bus?.port);
-  if (!player.bus?.plays || !entry) return [];
-  const own = digitalEnd(player, entry, 0);
-  // What lacks the chip works in the app of its maker alone, and a host that plays is in none that is known.
-  const opens = (port: PartPort) =>
-    player.bus?.authenticated === true ||
-    host.host?.busPorts.some((one) => one.port === port.id && !one.wantsAuthentication);
-  const from = host.ports.find((port) => isDigital(port) && hostTakes(host, port, own) && opens(port));
-  if (!from) return [];
-  const voices = voicesOf(player, pressure, true);
-  return player.ports
-    .filter((port) => !isDigital(port))
-    .flatMap((port) => analogueEnds(player, port, voices, sides))
-    .map((end) => ({ ...end, begins: { from, part: player, entry } }));
+  return player.bus?.plays && entry ? digitalEnd(player, entry, 0) : undefined;
 }
+
+/** Whether a host plays into what comes to one of its ports. What lacks the chip works in the app of its maker alone, and a host that plays is in none that is known. */
+export const playsAt = (host: Part, port: PartPort, end: OpenEnd): boolean =>
+  isDigital(port) &&
+  hostTakes(host, port, end) &&
+  (end.digital?.authenticated === true ||
+    (host.host?.busPorts.some((one) => one.port === port.id && !one.wantsAuthentication) ?? false));
+
+/** What a box gives at one of its ports of what a host plays into it. */
+export const playedAt = (player: Part, port: PartPort, sides: SidesAsked = 'any'): OpenEnd[] =>
+  isDigital(port) ? [] : analogueEnds(player, port, voicesOf(player, UNHEARD, true), sides);
+
+/** Nobody speaks into what plays. */
+const UNHEARD = dbSpl(0);

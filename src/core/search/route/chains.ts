@@ -166,11 +166,12 @@ export class ChainFinder {
   private begin(end: OpenEnd): void {
     const { begins, part, port } = end;
     const { search } = this;
-    const of = begins ? [begins.part] : [];
+    const links = begins?.links ?? [];
+    const of = links.map((link) => link.part);
     this.grow({
       from: begins?.from ?? port,
       end,
-      links: begins ? [{ part: begins.part, entry: begins.entry, exit: port }] : [],
+      links,
       used: useOf(of),
       path: of.map(({ id }) => `>${id}`).join(''),
       reach: reachAfter(undefined, part, port),

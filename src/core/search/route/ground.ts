@@ -1,11 +1,13 @@
 import type { Part, PartPort } from '../../parts';
-import { playedEnds, sourceEnds, type OpenEnd, type SidesAsked } from '../ends';
+import { isDigital, playedAt, sourceEnds, type OpenEnd, type SidesAsked } from '../ends';
 import { isSource } from '../../rig';
 import { distanceDb, dbSpl, metres, type DbSpl } from '../../units';
 import { VOICE_LEVEL, WORN } from '../../engine/flow';
 import type { KnownBounds } from './bounds';
 import type { Cost, Purse } from './inventory';
 import type { Layout, Piece } from './layout';
+import type { PartChain } from './part-chain';
+import { chainPlayedInto } from './played-into';
 import type { Pool } from './pool';
 import type { reachFrom } from './reach';
 import type { Spent } from './rest';
@@ -99,9 +101,28 @@ function findEnds(ground: Ground, source: Piece): OpenEnd[] {
   const { request, sources } = ground;
   const pressure = pressureAt(request, request.sources[sources.indexOf(source)]);
   const own = sourceEnds(source.part, pressure, ground.sides);
-  // A phone or computer gives what it plays by its own jack, else by what is in its port.
+  // A phone or computer gives what it plays by its own jack, else by what it plays into.
   if (own.length > 0 || !source.part.host) return own;
   return ground.pool.parts
     .filter((part) => !isSource(part))
-    .flatMap((player) => playedEnds(source.part, player, pressure, ground.sides));
+    .flatMap((player) => playedEnds(ground, source.part, player));
+}
+
+/** The ends at which a host's playback is given by another thing at its port, such as a headset dongle. */
+function playedEnds({ pool, purse, sides }: Ground, host: Part, player: Part): OpenEnd[] {
+  const chain = chainPlayedInto(host, player, pool, purse);
+  if (!chain) return [];
+  const { from, links, to } = chain;
+  return player.ports
+    .flatMap((port) => playedAt(player, port, sides))
+    .map((end) => ({
+      ...end,
+      begins: { from, links: [...links, { part: player, entry: to, exit: end.port }] },
+    }));
+}
+
+/** The end of a source at which a chain begins. Where it plays by numbers into the box that it comes to, nothing is open before that. */
+export function startOf(ground: Ground, source: Piece, { from, to }: PartChain): OpenEnd | undefined {
+  if (source.part.host && isDigital(to)) return { part: source.part, port: from, state: 'plays' };
+  return endsOfSource(ground, source).find(({ port }) => port.id === from.id);
 }

@@ -13,6 +13,8 @@ import { endsOfSource, isOneChain, type Ground } from './ground';
 import type { Piece } from './layout';
 import { NOTHING, type Cost } from './inventory';
 import { Leg } from './legs';
+import type { PartChain } from './part-chain';
+import { chainPlayedInto } from './played-into';
 import type { RequestSource, RouteRequest } from './request';
 import { apart, mostApart } from './runs';
 import { entriesOf, firstOfPairs } from './sockets';
@@ -120,7 +122,21 @@ export class LegStore {
     const { reaches, pool, purse } = ground;
     const reach = reaches.get(key) ?? reachFrom(endsOfSource(ground, source), pool, purse);
     reaches.set(key, reach);
-    return reach(middle, entriesOf(middle));
+    const played = this.playedInto(source, middle)?.cost.weight ?? Infinity;
+    return Math.min(played, reach(middle, entriesOf(middle)));
+  }
+
+  private readonly played = new Map<string, PartChain | undefined>();
+
+  /** The way by which a source plays into a box by numbers, where a lead for these reaches; callers come back that way, and are no such source. */
+  private playedInto(source: Piece, middle: Part): PartChain | undefined {
+    const { pool, purse, request, callers } = this.ground;
+    const to = [request.throughPlace, ...request.destinations.map(({ place }) => place)];
+    const metres = Math.max(...to.map((place) => metresTo(request, this.placeOf(source), place)));
+    if (callers || !source.part.host || metres > LONGEST_RUN) return undefined;
+    const key = `${source.part.id} > ${middle.id}`;
+    if (!this.played.has(key)) this.played.set(key, chainPlayedInto(source.part, middle, pool, purse));
+    return this.played.get(key);
   }
 
   /** The least that a leg from a port of a part to a recorder can weigh. */
@@ -154,8 +170,8 @@ export class LegStore {
     };
   }
 
-  private leg(key: string, make: () => ChainFinder): Leg {
-    const known = this.legs.get(key) ?? new Leg(make());
+  private leg(key: string, make: () => ChainFinder, ready?: PartChain): Leg {
+    const known = this.legs.get(key) ?? new Leg(make(), ready);
     this.legs.set(key, known);
     return known;
   }
@@ -282,31 +298,35 @@ export class LegStore {
         ground.recorders.some((recorder) => this.metresBetween(source, recorder) > UNBALANCED_METRES);
     const isFar = ground.far && isFarIn;
     const unboxed = this.unboxed(middle);
-    return this.leg(`${this.keyOf(source)} > ${middle.id} ${isFar}`, () => {
-      const starts = firstOfPairs(endsOfSource(ground, source));
-      return new ChainFinder({
-        starts,
-        goal: middle,
-        ports: entriesOf(middle),
-        known: boundsKnown(ground.intoParts, middle.id),
-        pool: ground.pool,
-        purse: ground.purse,
-        longest: ground.longest,
-        budget: ground.budget,
-        ...(ground.middle && { metres: metresTo(ground.request, place, ground.request.throughPlace) }),
-        farthest: mostApart(ground.request),
-        ceiling: ground.ceiling,
-        inLine: this.inLine,
-        low: this.low,
-        rough: ({ port, end }) => this.roughAt(middle, port, end),
-        ...(unboxed !== undefined && { unboxed }),
-        course: isFar ? farCourse(middle, reachByNumbers(ground.request)) : FREE,
-        ...this.spentOn(middle, ground.sources.indexOf(source)),
-        spentAfter: ground.spentAfter,
-        accepts: (port, end) => passes(middle, port, end),
-        always: true,
-      });
-    });
+    return this.leg(
+      `${this.keyOf(source)} > ${middle.id} ${isFar}`,
+      () => {
+        const starts = firstOfPairs(endsOfSource(ground, source));
+        return new ChainFinder({
+          starts,
+          goal: middle,
+          ports: entriesOf(middle),
+          known: boundsKnown(ground.intoParts, middle.id),
+          pool: ground.pool,
+          purse: ground.purse,
+          longest: ground.longest,
+          budget: ground.budget,
+          ...(ground.middle && { metres: metresTo(ground.request, place, ground.request.throughPlace) }),
+          farthest: mostApart(ground.request),
+          ceiling: ground.ceiling,
+          inLine: this.inLine,
+          low: this.low,
+          rough: ({ port, end }) => this.roughAt(middle, port, end),
+          ...(unboxed !== undefined && { unboxed }),
+          course: isFar ? farCourse(middle, reachByNumbers(ground.request)) : FREE,
+          ...this.spentOn(middle, ground.sources.indexOf(source)),
+          spentAfter: ground.spentAfter,
+          accepts: (port, end) => passes(middle, port, end),
+          always: true,
+        });
+      },
+      this.playedInto(source, middle),
+    );
   }
 
   /** What is spent of a chain into or out of a part in the middle. */

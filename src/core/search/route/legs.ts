@@ -7,11 +7,20 @@ import { compareCosts, NOTHING, plus, type Cost } from './inventory';
 export class Leg {
   readonly found: PartChain[] = [];
   private readonly ways = new Set<string>();
-  constructor(private readonly finder: ChainFinder) {}
+  constructor(
+    private readonly finder: ChainFinder,
+    /** A chain that is known beforehand, until it is its turn. */
+    private ready?: PartChain,
+  ) {}
 
   /** The least that the chain of this number can cost; undefined where there is none. */
   costAt(index: number): Cost | undefined {
-    return this.found[index]?.cost ?? this.finder.bound;
+    return this.found[index]?.cost ?? (this.isReadyNext ? this.ready?.cost : this.finder.bound);
+  }
+
+  private get isReadyNext(): boolean {
+    const { bound } = this.finder;
+    return this.ready !== undefined && (!bound || compareCosts(this.ready.cost, bound) <= 0);
   }
 
   /** What the least chain weighs that has too many parts to be looked at; Infinity where none was left out. */
@@ -25,24 +34,31 @@ export class Leg {
     if (found.length === most) return found;
     const ways = new Set(found.map(({ way }) => way));
     const others = this.finder.nearest(most).filter(({ way }) => !ways.has(way));
-    return [...found, ...others].slice(0, most);
+    return [...found, ...(this.ready ? [this.ready] : []), ...others].slice(0, most);
   }
 
   /** One step more; whether anything is left. */
   goOn(): boolean {
     this.at(this.found.length);
-    return this.finder.bound !== undefined;
+    return this.ready !== undefined || this.finder.bound !== undefined;
   }
 
   /** One step toward the chain of this number; gives it once it is there. */
   at(index: number): PartChain | undefined {
     if (this.found[index]) return this.found[index];
-    const chain = this.finder.step();
+    const chain = this.next();
     if (chain && !this.ways.has(chain.way)) {
       this.ways.add(chain.way);
       this.found.push(chain);
     }
     return this.found[index];
+  }
+
+  private next(): PartChain | undefined {
+    if (!this.isReadyNext) return this.finder.step();
+    const { ready } = this;
+    this.ready = undefined;
+    return ready;
   }
 }
 

@@ -1,7 +1,7 @@
 import { isPassiveLink, type Part, type PartPort } from '../../parts';
 import { MOST_COPPER } from './chains';
 import type { PartChain } from './part-chain';
-import { bare, endsOfSource, type Ground } from './ground';
+import { bare, startOf, type Ground } from './ground';
 import { withChain, withPiece, type Piece } from './layout';
 import type { Sockets } from './legs';
 import { likeSockets } from './pool';
@@ -66,9 +66,7 @@ function couldLeaveApart(
   [one, other]: readonly [Piece, Piece],
   [a, b]: readonly [PartChain, PartChain],
 ): boolean {
-  const startOf = (source: Piece, { from }: PartChain) =>
-    endsOfSource(ground, source).find(({ port }) => port.id === from.id);
-  const [first, second] = [startOf(one, a), startOf(other, b)];
+  const [first, second] = [startOf(ground, one, a), startOf(ground, other, b)];
   if (!first || !second) return true;
   const [ofA, ofB] = [likeSockets(middle, a.to), likeSockets(middle, b.to)];
   return ofA.some((at) =>

@@ -1,13 +1,10 @@
-import type { Part, PartPort } from '../../parts';
+import type { PartPort } from '../../parts';
+import type { Passed } from '../ends';
 import type { Cost } from './inventory';
 import type { Reach } from '../standing';
 
-/** A part of a chain, entered by one port and left by another. */
-export interface Link {
-  readonly part: Part;
-  readonly entry: PartPort;
-  readonly exit: PartPort;
-}
+/** A part of a chain. */
+export type Link = Passed;
 
 /** From a port of one part, over links, to a port of another. `kind` names what makes it another way than others. */
 export interface PartChain {

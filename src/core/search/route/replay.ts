@@ -1,5 +1,5 @@
 import type { Part, PartPort } from '../../parts';
-import { couldRecord, isDigital, partsSides, standApart, type OpenEnd, type Sides } from '../ends';
+import { couldRecord, isDigital, partsSides, playedAt, standApart, type OpenEnd, type Sides } from '../ends';
 import type { Link, PartChain } from './part-chain';
 import type { Piece } from './layout';
 import type { Pool } from './pool';
@@ -55,6 +55,8 @@ export class Rides {
    * to its sides there, but for what copper parted on the way, the other half of which brings the other side.
    */
   private left({ start, into, entry }: Come, middle: Part, exit: PartPort): readonly OpenEnd[] {
+    // What a host plays into the middle by numbers sounds there as if it began there.
+    if (isDigital(entry)) return kept(this.outside, into, `played ${exit.id}`, () => playedAt(middle, exit));
     const isParted = into.links.some((link) => partsSides(link.part, link.exit));
     const from = isDigital(exit) && !isParted ? start : askedFor(start);
     return kept(this.outside, into, `${start.state} ${entry.id} ${exit.id}`, () =>

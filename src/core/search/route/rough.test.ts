@@ -1,7 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { allFacts } from '../../engine';
 import { layRig, type RigSketch } from '../../../../testing/lay-rig';
-import { CONVERTED_BEHIND, EARS_TAKEN, FED_FOR_NOTHING, HEAPED, IN_LINE, MIXED_BEHIND } from '../bother';
+import {
+  CONVERTED_BEHIND,
+  EARS_TAKEN,
+  FED_FOR_NOTHING,
+  HEAPED,
+  IN_LINE,
+  MIXED_BEHIND,
+  PLAYED_FIRST,
+} from '../bother';
 import { LIMITS, search } from './search';
 import { weightOf } from './rank';
 import type { RouteRequest } from './request';
@@ -223,5 +231,27 @@ describe('sources that copper joins', () => {
     expect(mixed && weightOf(mixed) - mixed.cost.weight).toBeGreaterThanOrEqual(HEAPED);
     expect(mixed?.layout.sure).toBe(HEAPED);
     expect(apart && weightOf(apart) - apart.cost.weight).toBeLessThan(HEAPED);
+  });
+});
+
+// Common practice: a mixer is the sound device of what records; what plays comes by a lead from a jack.
+describe('a mixer that one host plays into by numbers', () => {
+  const parts = { tablet: 'tablet-usb-c', usb: 'lead-usb-c-b', mixer: 'mixer-fx-usb' };
+  const joints = ['usb.a tablet.port', 'usb.b mixer.usb'];
+
+  it('is not what another hears as a voltage that could take its numbers', () => {
+    const phone: RigSketch = {
+      parts: { ...parts, pad: 'lead-line-headset-pad', phone: 'phone-jack-usb-c' },
+      joints: [...joints, 'pad.big mixer.main-left', 'pad.trrs phone.jack'],
+    };
+    expect(rough(phone, 'mixer')).toBe(PLAYED_FIRST);
+  });
+
+  it('but is heard by a camera, which takes none', () => {
+    const camera: RigSketch = {
+      parts: { ...parts, lead: 'lead-line-mono-both', camera: 'camera-trs' },
+      joints: [...joints, 'lead.big mixer.main-left', 'lead.small camera.mic'],
+    };
+    expect(rough(camera, 'mixer')).toBe(0);
   });
 });

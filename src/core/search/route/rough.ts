@@ -8,6 +8,7 @@ import {
   HEAPED,
   IN_LINE,
   MIXED_BEHIND,
+  PLAYED_FIRST,
   SHARED_OUT,
 } from '../bother';
 import { magnitude, nodeKey } from '../../engine/circuit';
@@ -171,6 +172,28 @@ const isMixedBehind = (facts: Facts, chains: readonly Chain[], given: string | u
   return [...mixed.values()].some(({ size }) => size > 1);
 };
 
+/** Whether something records numbers that come to a port of its, or is such a sound device. */
+const takesNumbers = (part: Part | undefined): boolean =>
+  isSoundDevice(part) || (part?.host?.busPorts.some(({ data }) => data) ?? false);
+
+/**
+ * A mixer or interface takes one host. Where one plays into it by its port, another that could record its numbers hears it as a voltage: practice
+ * lets it be the sound device of what records, and has what plays come by a lead.
+ */
+const isPlayedFirst = ({ rig, devices }: Facts, chains: readonly Chain[]): boolean =>
+  chains.some(({ source, stages: [, box, ...more] }) => {
+    const { family } = partOf(rig, box?.placed ?? '') ?? {};
+    const playsInto = devices.some(
+      ({ host, placed, accepted }) => host === source && placed === box?.placed && accepted,
+    );
+    return (
+      playsInto &&
+      (family === 'mixer' || family === 'interface') &&
+      isSoundDevice(partOf(rig, box?.placed ?? '')) &&
+      takesNumbers(partOf(rig, more.at(-1)?.placed ?? ''))
+    );
+  });
+
 /** What it weighs that copper or a socket stands where practice takes a box of another kind (common practice). `given`: a box that is there. */
 export function roughnessOf(
   facts: Facts,
@@ -184,6 +207,7 @@ export function roughnessOf(
     (takesEars(facts, chains) ? EARS_TAKEN : 0) +
     (isConvertedBehind(facts, chains, given) ? CONVERTED_BEHIND : 0) +
     (isMixedBehind(facts, chains, given) ? MIXED_BEHIND : 0) +
+    (isPlayedFirst(facts, chains) ? PLAYED_FIRST : 0) +
     FED_FOR_NOTHING * fedForNothing(facts, chains)
   );
 }

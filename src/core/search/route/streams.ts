@@ -4,7 +4,7 @@ import { asked, askedOfHalf, isHalf, sendsOf, type OpenEnd, type Sides } from '.
 import { canBeApart, isCaller } from './far-ends';
 import { boxNames, kindOfChain, socketKind } from './chain-kinds';
 import type { PartChain } from './part-chain';
-import { bare, endsOfSource, isOneChain, type Ground } from './ground';
+import { bare, endsOfSource, isOneChain, startOf, type Ground } from './ground';
 import { meetingIn, socketsFor, type Arrives } from './meeting';
 import { Rides } from './replay';
 import { costOfOneMore, NOTHING, plus, useOf, type Cost } from './inventory';
@@ -172,7 +172,7 @@ function arrivals(ground: Ground, middle: Part, rides: Rides, exits: () => reado
     recorder: Piece,
     out: PartChain,
   ): readonly string[] => {
-    const start = endsOfSource(ground, source).find(({ port }) => port.id === into.from.id);
+    const start = startOf(ground, source, into);
     const exit = exits().find(({ port }) => port.id === out.from.id);
     if (!start || !exit) return ['unknown'];
     const sides = ground.apart ? 'two by pair' : sidesBeyond(ground, start, exit);
