@@ -78,9 +78,33 @@ function begin(request: RouteRequest): Layout {
   };
 }
 
+type Way = readonly [string, Part, string, Part];
+
+/** Packs into a receiver, that into the box that is there, beside what else sounds. */
+function behindReceiver(
+  placed: { readonly layout: Layout; readonly id: string },
+  receiver: Part,
+  { sources, recorders }: Layout,
+  at: (id: string) => Part,
+): { begun: Layout; ways: readonly Way[]; first: string } {
+  const both = withPiece(placed.layout, receiver);
+  const box = both.layout.pieces.find(({ id }) => id === placed.id)?.part ?? receiver;
+  const isPack = (id: string) => at(id).ports.some(({ connector }) => connector === 'radio');
+  return {
+    begun: { ...both.layout, kind: `${receiver.id} ${box.id}`, given: placed.id },
+    ways: [
+      ...sources.filter((id) => !isPack(id)).map((id): Way => [id, at(id), placed.id, box]),
+      ...sources.filter(isPack).map((id): Way => [id, at(id), both.id, receiver]),
+      [both.id, receiver, placed.id, box],
+      ...recorders.map((host): Way => [placed.id, box, host, at(host)]),
+    ],
+    first: both.id,
+  };
+}
+
 /**
  * The best routes for several sources or recorders by trying everything: each straight to the other, or all through one part with
- * sockets for them, the box that is there where the request names one. Undefined where there are too many to try. It shares with the search how a layout is completed, repaired,
+ * sockets for them, the box that is there where the request names one; with a `receiver`, packs into that and it into the box. Undefined where there are too many to try. It shares with the search how a layout is completed, repaired,
  * judged and ranked, and nothing of how layouts are found.
  */
 export function exhaustiveJoins(
@@ -88,6 +112,7 @@ export function exhaustiveJoins(
   parts: readonly Part[],
   longest: number,
   most = MOST,
+  receiver?: Part,
 ): Found[] | undefined {
   const bare = begin(request);
   const at = (id: string): Part => {
@@ -96,11 +121,7 @@ export function exhaustiveJoins(
     return piece.part;
   };
   const layouts: Layout[] = [];
-  const tryAll = (
-    begun: Layout,
-    ways: readonly (readonly [string, Part, string, Part])[],
-    bought?: string,
-  ): boolean => {
+  const tryAll = (begun: Layout, ways: readonly Way[], bought?: string): boolean => {
     const lists = ways.map(([start, source, end, goal]) =>
       legsOf(source, parts, goal, longest, request).map((leg): Laid => ({ start, end, leg })),
     );
@@ -115,6 +136,10 @@ export function exhaustiveJoins(
     const box = findPart(request.through);
     if (!box) throw new Error(`no part "${request.through}"`);
     const placed = withPiece(bare, box);
+    if (receiver) {
+      const { begun, ways, first } = behindReceiver(placed, receiver, bare, at);
+      return tryAll(begun, ways, first) ? bestOfAll(request, layouts, parts, 2 * longest + 3) : undefined;
+    }
     const ways = [
       ...bare.sources.map((source) => [source, at(source), placed.id, box] as const),
       ...bare.recorders.map((host) => [placed.id, box, host, at(host)] as const),

@@ -3,6 +3,7 @@ import { BESIDE } from './beside';
 import { BOXES } from './boxes';
 import { CALLS } from './calls';
 import { HEADSET } from './headset';
+import { PACKS } from './packs';
 import { PLAYED } from './played';
 import { PLAYED_BY_USB } from './played-usb';
 import { TOGETHER } from './together';
@@ -18,6 +19,7 @@ export const PRACTICE = [
   ...BESIDE,
   ...PLAYED,
   ...PLAYED_BY_USB,
+  ...PACKS,
   ...ASKED,
   ...TOGETHER,
   ...FAR_OFF,

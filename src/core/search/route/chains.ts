@@ -194,10 +194,14 @@ export class ChainFinder {
     return this.queue.peek()?.bound;
   }
 
-  /** The cheapest so many of what has come to the goal so far: something that has not come there yet may cost less. */
+  /** So many of what has come to the goal so far, the cheapest at each kind of socket first: something that has not come there yet may cost less. */
   nearest(most: number): readonly PartChain[] {
     const byCost = [...this.arrived].sort((a, b) => compareCosts(a.bound, b.bound));
-    return byCost.slice(0, most).map(({ node, to, rough }) => this.chainOf(node, to, rough));
+    const firsts = [
+      ...new Map(byCost.toReversed().map((one) => [sameSocket(one.to), one])).values(),
+    ].reverse();
+    const rest = byCost.filter((one) => !firsts.includes(one));
+    return [...firsts, ...rest].slice(0, most).map(({ node, to, rough }) => this.chainOf(node, to, rough));
   }
 
   /** The next chain, or undefined: when there is none, or after one step that led to none yet. */

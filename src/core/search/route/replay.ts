@@ -29,6 +29,9 @@ const follow = (ends: readonly OpenEnd[], links: readonly Link[], step: Step): r
 const askedFor = (end: OpenEnd, sides: Sides = 'any'): OpenEnd =>
   end.analogue ? { ...end, analogue: { ...end.analogue, sides }, state: `${end.state} for ${sides}` } : end;
 
+/** Copper on the way has parted the sides. */
+const isParted = ({ links }: PartChain): boolean => links.some(({ part, exit }) => partsSides(part, exit));
+
 /** What is known of one thing, then of another. */
 function kept<K extends object, T>(known: Map<K, Map<string, T>>, key: K, name: string, make: () => T): T {
   const byName = known.get(key) ?? new Map<string, T>();
@@ -57,12 +60,25 @@ export class Rides {
   private left({ start, into, entry }: Come, middle: Part, exit: PartPort): readonly OpenEnd[] {
     // What a host plays into the middle by numbers sounds there as if it began there.
     if (isDigital(entry)) return kept(this.outside, into, `played ${exit.id}`, () => playedAt(middle, exit));
-    const isParted = into.links.some((link) => partsSides(link.part, link.exit));
-    const from = isDigital(exit) && !isParted ? start : askedFor(start);
+    const from = isDigital(exit) && !isParted(into) ? start : askedFor(start);
     return kept(this.outside, into, `${start.state} ${entry.id} ${exit.id}`, () =>
       kept(this.there, into, from.state, () => follow([from], into.links, this.step)).flatMap((end) =>
         this.step(end, { part: middle, entry, exit }),
       ),
+    );
+  }
+
+  /** Whether a source that comes to a part leaves it by another output of the kind of this one, too, or its other half may, by another plug. */
+  leavesBeside(come: Come, middle: Part, exit: PartPort): boolean {
+    return (
+      isParted(come.into) ||
+      middle.ports.some(
+        (other) =>
+          other !== exit &&
+          other.direction === 'out' &&
+          other.connector === exit.connector &&
+          this.left(come, middle, other).length > 0,
+      )
     );
   }
 

@@ -7,6 +7,7 @@ import type { PartChain } from './part-chain';
 import { bare, endsOfSource, isOneChain, startOf, type Ground } from './ground';
 import { meetingIn, socketsFor, type Arrives } from './meeting';
 import { Rides } from './replay';
+import { joinedFirst } from './joined-first';
 import { costOfOneMore, NOTHING, plus, useOf, type Cost } from './inventory';
 import { withChain, withPiece, type Layout, type Piece } from './layout';
 import { LegStore, type Stand } from './leg-store';
@@ -157,10 +158,15 @@ const outOf = ({ recorders, sides, apart, sources, callers }: Ground, middle: Pa
 const endsTo = ({ callers }: Ground, middle: Part, recorder: Piece, ends: readonly OpenEnd[]) =>
   callers && isCaller(recorder) ? ends.filter(({ port }) => sendsOf(middle).has(port.id)) : ends;
 
-/** To what sides a source has to come beyond an output of a part: where it is half of a pair, the other half brings the other side. */
-function sidesBeyond({ sides }: Ground, start: OpenEnd, exit: OpenEnd): Sides {
-  const wanted = asked(exit, sides).analogue?.sides ?? 'any';
-  return isHalf(start) ? askedOfHalf(wanted) : wanted;
+/**
+ * To what sides a source has to come beyond an output of a part: where it is half of a pair, the other half brings the other side. `isWhole`:
+ * the source leaves by no other like it, as what comes into one socket of a line pair does.
+ */
+function sidesBeyond({ sides }: Ground, start: OpenEnd, exit: OpenEnd, isWhole: () => boolean): Sides {
+  const end = asked(exit, sides);
+  const wanted = end.analogue?.sides ?? 'any';
+  if (isHalf(start)) return askedOfHalf(wanted);
+  return isHalf(end) && isWhole() ? sides : wanted;
 }
 
 /** Tells of chains into a part in the middle, and out of it to a recorder, in what states a source's own sound could be recorded beyond both. */
@@ -175,7 +181,8 @@ function arrivals(ground: Ground, middle: Part, rides: Rides, exits: () => reado
     const start = startOf(ground, source, into);
     const exit = exits().find(({ port }) => port.id === out.from.id);
     if (!start || !exit) return ['unknown'];
-    const sides = ground.apart ? 'two by pair' : sidesBeyond(ground, start, exit);
+    const isWhole = () => !rides.leavesBeside({ start, into, entry }, middle, exit.port);
+    const sides = ground.apart ? 'two by pair' : sidesBeyond(ground, start, exit, isWhole);
     const ride = { start, into, middle, entry, exit: exit.port, sides, out, recorder };
     return rides.arrives(ride, (end) => ground.takes(recorder, end));
   };
@@ -344,6 +351,19 @@ export function streamsByBox(ground: Ground): Stream[] {
   return middlesFor(ground, store, (part) => !isPassiveLink(part));
 }
 
+/** Packs in receivers for several, and these with what else sounds in a box behind. */
+function inReceivers(ground: Ground, store: LegStore): Stream[] {
+  const couldJoin = (box: Part, ways: number): boolean => {
+    const fewer = { ...ground, sources: ground.sources.slice(0, ways) };
+    return couldStand(box, fewer) && couldServe(box, { ...fewer, ...(ground.apart && ground) });
+  };
+  const arrivesBeyond = (box: Part) =>
+    arrivals(ground, box, new Rides(ground.pool), () => outOf(ground, box));
+  return joinedFirst(ground, store, { couldJoin, arrivesBeyond }).map((one) =>
+    over(one.name, one.make, one.own, one.least, one.lay),
+  );
+}
+
 /** The shapes in which these sources can come to these recorders. */
 export function streamsOf(ground: Ground): Stream[] {
   const store = new LegStore(ground);
@@ -353,11 +373,15 @@ export function streamsOf(ground: Ground): Stream[] {
       ? ground.recorders.filter(isCaller).map((recorder) => store.sendsTo(middle, recorder))
       : [];
     // Each caller is fed by an output of their own, or there is no way.
-    return canBeApart(sends) ? [through(ground, store, middle)] : [];
+    if (!canBeApart(sends)) return [];
+    const first = inReceivers(ground, store);
+    return first.length > 0 ? first : [through(ground, store, middle)];
   }
   const direct = intoRecorder(ground, store);
   if (isOneChain(ground)) return direct;
-  const middles = middlesFor(ground, store, () => true);
+  // Packs that one receiver takes together share it: a box that each of them comes into by itself is no answer beside that. Ours.
+  const first = inReceivers(ground, store);
+  const middles = first.length > 0 ? first : middlesFor(ground, store, () => true);
   const [one, other, ...more] = ground.recorders;
   const onwards =
     one && other && more.length === 0
