@@ -6,6 +6,7 @@ import { dbV, gainToDb, type DbV, type Volts } from '../units';
 import type { PortRef } from '../rig';
 import type { Facts } from '../engine/facts';
 import { roleBehind } from '../engine/roles';
+import { digitalWays } from './digital-way';
 
 /** A jack contact with the plug contact on it, and what is measured there against the joint's ground. */
 export interface ContactView {
@@ -90,10 +91,7 @@ function levelBetween(facts: Facts, plus: NodeKey, minus: NodeKey): { level: DbV
 function jointAlive(facts: Facts, mated: JointMating): boolean {
   const { joint } = mated;
   if (mated.mating.fits === false) return false;
-  const device = facts.devices.find((d) => d.placed === joint.plug.part || d.placed === joint.jack.part);
-  if (device && (joint.plug.port === device.device.port || joint.jack.port === device.device.port)) {
-    return facts.arrivals.some((a) => a.state === 'recorded' && a.records.startsWith(`${device.placed}/`));
-  }
+  if (digitalWays(facts).has(joint.id)) return true;
   const nodes = contactsOf(mated.jackPort.connector).map((c) =>
     contactKey(joint.jack.part, joint.jack.port, c),
   );

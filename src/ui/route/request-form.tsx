@@ -2,8 +2,8 @@
 import { Plus, X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { APPS, DEFAULT_APP } from '../../core/apps';
-import { playsBack, type Part } from '../../core/parts';
-import { connectorName } from '../../core/plugs';
+import { playsBack, type Part, type PartPort } from '../../core/parts';
+import { connectorName, contactsOf } from '../../core/plugs';
 import { isSource } from '../../core/rig';
 import type { RequestDestination, RequestSource } from '../../core/search/route';
 import { CarriedAlong, OnlyUnder, UnusablePorts } from './gear-fields';
@@ -93,15 +93,20 @@ function Another({ says, add }: { says: string; add: () => void }) {
 /** By which sockets and plugs a source gives its sound. */
 function Offers({ part }: { part: Part | undefined }) {
   if (!part) return null;
+  // A port for numbers gives some where a sound device is behind it, or a host that plays.
+  const isSound = ({ id, connector }: PartPort) =>
+    !contactsOf(connector).includes('D') ||
+    part.bus?.port === id ||
+    (part.host?.busPorts ?? []).some((one) => one.port === id);
   const ends = part.ports.filter(
-    (port) => port.direction === 'out' || (port.direction === 'both' && part.bus?.port === port.id),
+    (port) => port.direction === 'out' || (port.direction === 'both' && isSound(port)),
   );
   const said = ends.map(
     ({ connector, gender }) => `${connectorName(connector)} ${gender === 'plug' ? 'plug' : 'socket'}`,
   );
   return (
     <span className="text-soft flex flex-wrap items-center gap-1.5 text-sm">
-      gives {[...new Set(said)].join(', ')}
+      {part.host ? 'plays by' : 'gives'} {[...new Set(said)].join(', ')}
     </span>
   );
 }
