@@ -54,4 +54,32 @@ export const PACKS: readonly PracticeCase[] = [
     wishes: { channels: 'apart' },
     answers: [has('receiver-two-channel', 'interface-four-inputs|interface-four-mics')],
   },
+  {
+    name: 'two packs and a handheld 12 m from a mixer that is there: the receiver at the mixer, one long XLR lead',
+    from: ['pack-clip-on', 'pack-clip-on', 'dynamic-xlr'],
+    through: 'mixer-fx-usb',
+    to: [['laptop-combo', 'recorder-app']],
+    answers: [has('receiver-two-channel', 'lead-xlr', 'lead-usb-a-b|lead-usb-c-b')],
+    more: {
+      sources: ['pack-clip-on', 'pack-clip-on', 'dynamic-xlr'].map((part) => ({ part, place: 'stage' })),
+      throughPlace: 'desk',
+      destinations: [{ part: 'laptop-combo', app: 'recorder-app', place: 'desk' }],
+      distances: [{ from: 'stage', to: 'desk', metres: 12 }],
+    },
+  },
+  {
+    name: 'two packs and a caller over a mixer with two sends: one receiver, a padded way to the caller',
+    from: ['pack-clip-on', 'pack-clip-on'],
+    through: 'mixer-monitor-fx',
+    to: [['phone-ctia', 'video-call']],
+    wishes: { callers: true },
+    answers: [has('receiver-two-channel', 'lead-line-headset-pad|lead-breakout-headset')],
+  },
+  {
+    name: 'two packs over a mixer that is there, into a laptop and a camera at once: one receiver, one USB lead',
+    from: ['pack-clip-on', 'pack-clip-on'],
+    through: 'mixer-fx-usb',
+    to: [['laptop-combo', 'recorder-app'], ['camera-trs']],
+    answers: [has('receiver-two-channel', 'lead-usb-a-b|lead-usb-c-b')],
+  },
 ];

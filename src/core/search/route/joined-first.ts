@@ -1,14 +1,15 @@
 import { isPassiveLink, type Part, type PartPort } from '../../parts';
+import type { OpenEnd } from '../ends';
 import { kindOfChain } from './chain-kinds';
 import { bare, type Ground } from './ground';
 import { costOfOneMore, NOTHING, plus, useOf, type Cost } from './inventory';
 import { withChain, withPiece, type Layout, type Piece } from './layout';
-import type { LegStore } from './leg-store';
+import type { LegStore, Stand } from './leg-store';
 import { Legs, type Sockets } from './legs';
 import type { Arrives } from './meeting';
 import type { PartChain } from './part-chain';
 import { likeSockets } from './pool';
-import { assign, firstOfPairs, middleEnds } from './sockets';
+import { assign, distinctPorts, firstOfPairs, middleEnds } from './sockets';
 
 /** Packs join in their receivers, and these and what else sounds join in a box behind: two packs and a guitar in a mixer. */
 export interface JoinedFirst {
@@ -26,6 +27,10 @@ export interface Behind {
   readonly couldJoin: (box: Part, ways: number) => boolean;
   /** Tells what of a source is recorded beyond a box. */
   readonly arrivesBeyond: (box: Part) => Arrives;
+  /** Where what is in a box leaves it for something that records. */
+  readonly endsTo: (box: Part, recorder: Piece) => readonly OpenEnd[];
+  /** Where a box stands that is to be bought. */
+  readonly stands: readonly Stand[];
 }
 
 /** Which sources share a receiver, and where every chain leads: of sources, then of receivers, then to what records. */
@@ -89,7 +94,8 @@ function roomFor(shape: Shape, chains: readonly PartChain[]): Taken | undefined 
     ),
   );
   const leaving = chains.slice(legsIn(shape)).map(({ from }) => from);
-  const exits = inBox && assign(box, leaving, false, inBox);
+  // A send is no other send, however alike their sockets are.
+  const exits = inBox && (ground.callers ? distinctPorts(leaving) : assign(box, leaving, false, inBox));
   return inBox && exits && allThere(inReceivers) ? { inBox, inReceivers, exits } : undefined;
 }
 
@@ -158,8 +164,10 @@ function socketsOf(
   };
   const classes = new Map<string, object>();
   return {
-    kindOf: (leg, { from, to }) =>
-      leg < legsIn(shape) ? socketsAt(goalOf(shape, leg), to) : socketsAt(box, from),
+    kindOf: (leg, { from, to }) => {
+      if (leg < legsIn(shape)) return socketsAt(goalOf(shape, leg), to);
+      return ground.callers ? from.id : socketsAt(box, from);
+    },
     haveRoom: (chains) => roomFor(shape, chains) !== undefined,
     isLost: () => false,
     pairs: toBox.flatMap((leg) => recorders.map((_, n) => [leg, legsIn(shape) + n] as const)),
@@ -220,10 +228,11 @@ function lay(shape: Shape, chains: readonly PartChain[], taken: Taken): Layout {
   }, layout);
 }
 
-function joined(shape: Shape, store: LegStore, arrives: Arrives): JoinedFirst {
+function joined(shape: Shape, store: LegStore, { arrivesBeyond, endsTo }: Behind, at: Stand): JoinedFirst {
   const { ground, receiver, box, groups } = shape;
   const { sources, recorders, purse } = ground;
-  const ends = (part: Part) => firstOfPairs(middleEnds(part, ground.apart ? 'two by pair' : ground.sides));
+  const arrives = arrivesBeyond(box);
+  const out = firstOfPairs(middleEnds(receiver, ground.apart ? 'two by pair' : ground.sides));
   const priced = (part: Part): Cost =>
     costOfOneMore(part, useOf([]), { ...purse, bother: { ...purse.bother, joint: 0 } });
   const boxes = [...groups.map(() => receiver), ...(ground.middle ? [] : [box])];
@@ -233,11 +242,11 @@ function joined(shape: Shape, store: LegStore, arrives: Arrives): JoinedFirst {
     make: () =>
       new Legs(
         [
-          ...sources.map((source, leg) => store.toMiddle(source, goalOf(shape, leg), 'ahead')),
-          ...groups.map(() => store.between(receiver, ends(receiver), box)),
-          ...recorders.map((recorder) => store.outOf(box, ends(box), recorder, 'ahead')),
+          ...sources.map((source, leg) => store.toMiddle(source, goalOf(shape, leg), at)),
+          ...groups.map(() => store.between(receiver, out, box)),
+          ...recorders.map((recorder) => store.outOf(box, endsTo(box, recorder), recorder, at)),
         ],
-        socketsOf(shape, arrives, (source) => store.toMiddle(source, receiver, 'ahead').found[0]),
+        socketsOf(shape, arrives, (source) => store.toMiddle(source, receiver, at).found[0]),
       ),
     least: () =>
       sources.reduce((sum, source, leg) => sum + store.leastTo(source, goalOf(shape, leg)), 0) +
@@ -250,11 +259,7 @@ function joined(shape: Shape, store: LegStore, arrives: Arrives): JoinedFirst {
 }
 
 /** Each receiver for several packs, with each box in which it could join what else sounds. */
-export function joinedFirst(
-  ground: Ground,
-  store: LegStore,
-  { couldJoin, arrivesBeyond }: Behind,
-): JoinedFirst[] {
+export function joinedFirst(ground: Ground, store: LegStore, behind: Behind): JoinedFirst[] {
   const { sources, pool, middle } = ground;
   return pool.parts
     .filter((part) => !isPack(part) && takes(part) > 1)
@@ -264,7 +269,9 @@ export function joinedFirst(
       // One receiver for all of them is a part in the middle like any other.
       if (groups.length === 0 || (ways < 2 && !middle)) return [];
       return (middle ? [middle] : pool.parts)
-        .filter((box) => box !== receiver && !isPassiveLink(box) && (middle ?? couldJoin(box, ways)))
-        .map((box) => joined({ ground, receiver, box, groups }, store, arrivesBeyond(box)));
+        .filter((box) => box !== receiver && !isPassiveLink(box) && (middle ?? behind.couldJoin(box, ways)))
+        .flatMap((box) =>
+          behind.stands.map((at) => joined({ ground, receiver, box, groups }, store, behind, at)),
+        );
     });
 }

@@ -57,6 +57,9 @@ interface Stretch {
 /** Peaks are estimated to so many dB: ends whose figures differ by an eighth are one, and what is recorded is told in whole dB. Ours. */
 const ESTIMATED = 1;
 
+const isRadioIn = ({ connector, direction }: PartPort): boolean =>
+  connector === 'radio' && direction === 'in';
+
 /** Legs that ask for the same way are one. */
 export class LegStore {
   private readonly legs = new Map<string, Leg>();
@@ -296,7 +299,8 @@ export class LegStore {
       ? farIn(ground.request, place)
       : at === 'behind' &&
         ground.recorders.some((recorder) => this.metresBetween(source, recorder) > UNBALANCED_METRES);
-    const isFar = ground.far && isFarIn;
+    // What comes into a receiver by radio comes from wherever it has to.
+    const isFar = ground.far && isFarIn && !middle.ports.some(isRadioIn);
     const unboxed = this.unboxed(middle);
     return this.leg(
       `${this.keyOf(source)} > ${middle.id} ${isFar}`,

@@ -337,9 +337,13 @@ const couldServe = (part: Part, { sources, recorders, apart }: Ground): boolean 
   (!apart || (isPassiveLink(part) ? middleOf(part).parts : middleOf(part).apart >= sources.length)) &&
   (recorders.length === 1 || middleOf(part).outputs >= recorders.length);
 
-/** A stream for each part that could stand in the middle. What is bought for the middle of a long way stands at either end of it. */
+/** What is bought for the middle of a long way stands at either end of it. */
+const standsIn = ({ far, middle }: Ground): readonly Stand[] =>
+  far && !middle ? ['ahead', 'behind'] : ['ahead'];
+
+/** A stream for each part that could stand in the middle. */
 function middlesFor(ground: Ground, store: LegStore, isWanted: (part: Part) => boolean): Stream[] {
-  const stands: readonly Stand[] = ground.far ? ['ahead', 'behind'] : ['ahead'];
+  const stands = standsIn(ground);
   return ground.pool.parts
     .filter((part) => isWanted(part) && couldStand(part, ground))
     .flatMap((part) => stands.map((at) => through(ground, store, part, at)));
@@ -359,7 +363,9 @@ function inReceivers(ground: Ground, store: LegStore): Stream[] {
   };
   const arrivesBeyond = (box: Part) =>
     arrivals(ground, box, new Rides(ground.pool), () => outOf(ground, box));
-  return joinedFirst(ground, store, { couldJoin, arrivesBeyond }).map((one) =>
+  const leaves = (box: Part, recorder: Piece) => endsTo(ground, box, recorder, outOf(ground, box));
+  const stands = standsIn(ground);
+  return joinedFirst(ground, store, { couldJoin, arrivesBeyond, endsTo: leaves, stands }).map((one) =>
     over(one.name, one.make, one.own, one.least, one.lay),
   );
 }
