@@ -196,12 +196,14 @@ export class ChainFinder {
 
   /** So many of what has come to the goal so far, the cheapest at each kind of socket first: something that has not come there yet may cost less. */
   nearest(most: number): readonly PartChain[] {
-    const byCost = [...this.arrived].sort((a, b) => compareCosts(a.bound, b.bound));
-    const firsts = [
-      ...new Map(byCost.toReversed().map((one) => [sameSocket(one.to), one])).values(),
-    ].reverse();
-    const rest = byCost.filter((one) => !firsts.includes(one));
-    return [...firsts, ...rest].slice(0, most).map(({ node, to, rough }) => this.chainOf(node, to, rough));
+    const seen = new Set<string>();
+    const [firsts, others]: [Arrived[], Arrived[]] = [[], []];
+    for (const one of [...this.arrived].sort((a, b) => compareCosts(a.bound, b.bound))) {
+      (seen.has(sameSocket(one.to)) ? others : firsts).push(one);
+      seen.add(sameSocket(one.to));
+    }
+    const nearest = [...firsts, ...others].slice(0, most);
+    return nearest.map(({ node, to, rough }) => this.chainOf(node, to, rough));
   }
 
   /** The next chain, or undefined: when there is none, or after one step that led to none yet. */
