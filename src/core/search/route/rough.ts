@@ -16,6 +16,7 @@ import { arrivalChains } from '../../engine/levels';
 import { gainToDb } from '../../units';
 import type { Chain } from '../../engine/flow';
 import type { Part } from '../../parts';
+import { isDigital } from '../ends';
 import type { Layout } from './layout';
 import { isBareMicrophone, isSpoken, partOf, type Rig } from '../../rig';
 
@@ -176,20 +177,24 @@ const isMixedBehind = (facts: Facts, chains: readonly Chain[], given: string | u
 const takesNumbers = (part: Part | undefined): boolean =>
   isSoundDevice(part) || (part?.host?.busPorts.some(({ data }) => data) ?? false);
 
+/** Whether several things come into a part by sockets of their own, as into a mixer or an interface, and no dongle. */
+const takesSeveral = (part: Part | undefined): boolean =>
+  (part?.ports ?? []).filter((port) => port.direction === 'in' && !isDigital(port)).length > 1;
+
 /**
  * A mixer or interface takes one host. Where one plays into it by its port, another that could record its numbers hears it as a voltage: practice
  * lets it be the sound device of what records, and has what plays come by a lead.
  */
 const isPlayedFirst = ({ rig, devices }: Facts, chains: readonly Chain[]): boolean =>
   chains.some(({ source, stages: [, box, ...more] }) => {
-    const { family } = partOf(rig, box?.placed ?? '') ?? {};
+    const part = partOf(rig, box?.placed ?? '');
     const playsInto = devices.some(
       ({ host, placed, accepted }) => host === source && placed === box?.placed && accepted,
     );
     return (
       playsInto &&
-      (family === 'mixer' || family === 'interface') &&
-      isSoundDevice(partOf(rig, box?.placed ?? '')) &&
+      takesSeveral(part) &&
+      isSoundDevice(part) &&
       takesNumbers(partOf(rig, more.at(-1)?.placed ?? ''))
     );
   });
