@@ -99,3 +99,6 @@ const CONNECTOR_NAMES: Record<Connector, string> = {
 };
 
 export const connectorName = (connector: Connector): string => CONNECTOR_NAMES[connector];
+
+/** A connector by which numbers and supply go, and no sound. */
+export const isDigitalConnector = (connector: Connector): boolean => contactsOf(connector).includes('D');

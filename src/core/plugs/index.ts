@@ -16,6 +16,7 @@ export {
   contactName,
   contactsOf,
   diameterOf,
+  isDigitalConnector,
   isPhoneConnector,
 } from './connectors';
 export type { JackSpring, PlugBand } from './geometry';

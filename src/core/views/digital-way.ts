@@ -1,11 +1,11 @@
 import type { AttachedDevice } from '../engine/bus';
 import type { Facts } from '../engine/facts';
 import type { JointMating } from '../engine/mate';
-import { contactsOf } from '../plugs';
+import { isDigitalConnector } from '../plugs';
 import type { PortRef } from '../rig';
 
 const isDigital = ({ plugPort, jackPort }: JointMating): boolean =>
-  [plugPort, jackPort].every(({ connector }) => contactsOf(connector).includes('D'));
+  [plugPort, jackPort].every(({ connector }) => isDigitalConnector(connector));
 
 /** The joints on the way from a part to its host by which numbers go, from a joint on; undefined where it does not lead there. */
 function wayFrom(

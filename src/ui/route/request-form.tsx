@@ -3,7 +3,7 @@ import { Plus, X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { APPS, DEFAULT_APP } from '../../core/apps';
 import { playsBack, type Part, type PartPort } from '../../core/parts';
-import { connectorName, contactsOf } from '../../core/plugs';
+import { connectorName, isDigitalConnector } from '../../core/plugs';
 import { isSource } from '../../core/rig';
 import type { RequestDestination, RequestSource } from '../../core/search/route';
 import { CarriedAlong, OnlyUnder, UnusablePorts } from './gear-fields';
@@ -95,7 +95,7 @@ function Offers({ part }: { part: Part | undefined }) {
   if (!part) return null;
   // A port for numbers gives some where a sound device is behind it, or a host that plays.
   const isSound = ({ id, connector }: PartPort) =>
-    !contactsOf(connector).includes('D') ||
+    !isDigitalConnector(connector) ||
     part.bus?.port === id ||
     (part.host?.busPorts ?? []).some((one) => one.port === id);
   const ends = part.ports.filter(

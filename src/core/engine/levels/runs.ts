@@ -1,4 +1,4 @@
-import { contactsOf, type Contact } from '../../plugs';
+import { contactsOf, isDigitalConnector, type Contact } from '../../plugs';
 import { isWiring, type Part, type PartPort } from '../../parts';
 import { wayOver } from '../../rig';
 import { dbV, metres, type DbV, type Metres } from '../../units';
@@ -26,7 +26,7 @@ export interface Run {
 const HOT_AND_COLD = ['hot', 'cold'] as const;
 
 const carriesSound = ({ part }: RunStop): boolean =>
-  part.ports.some(({ connector }) => !contactsOf(connector).includes('D') && connector !== 'radio');
+  part.ports.some(({ connector }) => !isDigitalConnector(connector) && connector !== 'radio');
 
 /** Copper and passive things that pass both conductors on alike, such as a pad: the run goes on through them. */
 const passesOn = ({ part }: Pick<RunStop, 'part'>): boolean =>

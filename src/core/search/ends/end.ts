@@ -1,4 +1,4 @@
-import { contactsOf, type Contact } from '../../plugs';
+import { isDigitalConnector, type Contact } from '../../plugs';
 import type { Part, PartPort } from '../../parts';
 import type { Grid } from './grid';
 
@@ -123,4 +123,4 @@ export const isBare = ({ analogue, inLine }: OpenEnd): boolean =>
   inLine !== true && (analogue?.sounds.some(({ bare }) => bare) ?? false);
 
 /** A port by which numbers and supply go, and no sound. */
-export const isDigital = (port: PartPort): boolean => contactsOf(port.connector).includes('D');
+export const isDigital = (port: PartPort): boolean => isDigitalConnector(port.connector);

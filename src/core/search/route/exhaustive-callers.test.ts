@@ -3,9 +3,9 @@ import { describe, expect, it } from 'vitest';
 import type { AppId } from '../../apps';
 import { CATALOGUE } from '../../parts';
 import { exhaustiveJoins } from '../../../../testing/exhaustive-joins';
+import { searchWhole, told } from '../../../../testing/search-whole';
 import type { Found } from './rank';
 import type { RouteRequest } from './request';
-import { LIMITS, search } from './search';
 
 const MIXERS = ['mixer-monitor-fx', 'mixer-aux-fx', 'mixer-fx-usb', 'mixer-portable-phone'];
 const CALLERS: readonly (readonly [string, AppId])[] = [
@@ -37,18 +37,10 @@ const LINKS = [
 const MANY = 2000;
 
 /** What weighs the same may stand in either order. */
-const told = (found: readonly Found[]) =>
-  found
-    .map(({ kind, cost }) => ({ kind: kind.trim(), purchases: cost.purchases, price: cost.price }))
-    .sort((a, b) => a.price - b.price || a.purchases - b.purchases || a.kind.localeCompare(b.kind));
-
-function answer(request: RouteRequest, longest: number): readonly Found[] {
-  const steps = search(request, { ...LIMITS, longest, milliseconds: 60_000, spentAfter: 1 });
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value.found;
-  }
-}
+const inOrder = (found: readonly Found[]) =>
+  [...told(found)].sort(
+    (a, b) => a.price - b.price || a.purchases - b.purchases || a.kind.localeCompare(b.kind),
+  );
 
 const asked = (
   through: string,
@@ -71,7 +63,10 @@ function held(request: RouteRequest, longest: number, most?: number): number | u
   const parts = CATALOGUE.filter(({ id }) => request.catalogue?.includes(id));
   const all = exhaustiveJoins(request, parts, longest, most);
   if (!all) return undefined;
-  expect({ request, found: told(answer(request, longest)) }).toEqual({ request, found: told(all) });
+  expect({ request, found: inOrder(searchWhole(request, longest)) }).toEqual({
+    request,
+    found: inOrder(all),
+  });
   return all.length;
 }
 

@@ -3,9 +3,8 @@ import { describe, expect, it } from 'vitest';
 import type { AppId } from '../../apps';
 import { CATALOGUE } from '../../parts';
 import { exhaustiveJoins } from '../../../../testing/exhaustive-joins';
-import type { Found } from './rank';
+import { searchWhole, told } from '../../../../testing/search-whole';
 import type { RouteRequest, Wishes } from './request';
-import { LIMITS, search } from './search';
 
 /** Sources, recorders with their apps, and what most answers need, so that not all of them are without one. */
 type Question = readonly [
@@ -62,18 +61,6 @@ const LINKS = CATALOGUE.filter(
     ['lead', 'adapter', 'dongle'].includes(part.family),
 ).map(({ id }) => id);
 
-const told = (found: readonly Found[]) =>
-  found.map(({ kind, cost }) => ({ kind: kind.trim(), purchases: cost.purchases, price: cost.price }));
-
-function answer(request: RouteRequest, longest: number): readonly Found[] {
-  const steps = search(request, { ...LIMITS, longest, milliseconds: 60_000, spentAfter: 1 });
-  for (;;) {
-    const step = steps.next();
-    if (!step.done) continue;
-    return step.value.found;
-  }
-}
-
 describe('two sources or two recorders, against trying everything', () => {
   it('the same best five among up to 8 parts, legs of up to 2', { timeout: 900_000 }, () => {
     let [tried, answered] = [0, 0];
@@ -101,7 +88,10 @@ describe('two sources or two recorders, against trying everything', () => {
           if (!all) return;
           tried += 1;
           if (all.length > 0) answered += 1;
-          expect({ request, found: told(answer(request, longest)) }).toEqual({ request, found: told(all) });
+          expect({ request, found: told(searchWhole(request, longest)) }).toEqual({
+            request,
+            found: told(all),
+          });
         },
       ),
       { seed: 20261126, numRuns: 100 },
@@ -129,6 +119,6 @@ describe('two sources or two recorders, against trying everything', () => {
       1,
     );
     expect(all?.length).toBeGreaterThan(0);
-    expect(told(answer(request, 1))).toEqual(told(all ?? []));
+    expect(told(searchWhole(request, 1))).toEqual(told(all ?? []));
   });
 });

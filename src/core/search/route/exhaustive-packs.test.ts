@@ -3,9 +3,8 @@ import { describe, expect, it } from 'vitest';
 import type { AppId } from '../../apps';
 import { CATALOGUE, findPart } from '../../parts';
 import { exhaustiveJoins } from '../../../../testing/exhaustive-joins';
-import type { Found } from './rank';
+import { searchWhole, told } from '../../../../testing/search-whole';
 import type { RouteRequest } from './request';
-import { LIMITS, search } from './search';
 
 const BOXES = ['mixer-fx-usb', 'mixer-portable-phone'];
 const BESIDE = [[], ['dynamic-xlr'], ['dynamic-xlr']];
@@ -20,17 +19,6 @@ const LINKS = [
 ];
 /** More layouts than so many of a case are not tried: each is settled for three sources. */
 const MOST = 160;
-
-const told = (found: readonly Found[]) =>
-  found.map(({ kind, cost }) => ({ kind: kind.trim(), purchases: cost.purchases, price: cost.price }));
-
-function answer(request: RouteRequest): readonly Found[] {
-  const steps = search(request, { ...LIMITS, longest: 1, milliseconds: 60_000, spentAfter: 1 });
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value.found;
-  }
-}
 
 describe('two packs in one receiver, and that in a box, against trying everything', () => {
   it('the same best five, alone and beside another source, legs of one part', { timeout: 600_000 }, () => {
@@ -61,7 +49,7 @@ describe('two packs in one receiver, and that in a box, against trying everythin
           if (!all) return;
           tried += 1;
           if (all.length > 0) answered += 1;
-          expect({ request, found: told(answer(request)) }).toEqual({ request, found: told(all) });
+          expect({ request, found: told(searchWhole(request, 1)) }).toEqual({ request, found: told(all) });
         },
       ),
       { seed: 20261129, numRuns: 30 },

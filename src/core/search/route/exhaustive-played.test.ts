@@ -3,9 +3,9 @@ import { describe, expect, it } from 'vitest';
 import type { AppId } from '../../apps';
 import { CATALOGUE } from '../../parts';
 import { exhaustiveJoins } from '../../../../testing/exhaustive-joins';
+import { searchWhole, told } from '../../../../testing/search-whole';
 import type { Found } from './rank';
 import type { RouteRequest } from './request';
-import { LIMITS, search } from './search';
 
 const PLAYERS = ['laptop-combo', 'tablet-usb-c', 'phone-8-pin', 'phone-ctia', 'phone-jack-usb-c'];
 const BOXES = ['mixer-fx-usb', 'mixer-portable-phone', 'interface-two-inputs'];
@@ -29,17 +29,6 @@ const LINKS = [
   ...['lead-breakout-jacks', 'lead-jack-ts', 'lead-jack-trs', 'lead-line-mono-both', 'lead-line-headset-pad'],
   ...['pad-jack-40', 'lead-trs-trs', 'dongle-usb-c-headset', 'dongle-8-pin-headset', 'lead-trs-xlr'],
 ];
-
-const told = (found: readonly Found[]) =>
-  found.map(({ kind, cost }) => ({ kind: kind.trim(), purchases: cost.purchases, price: cost.price }));
-
-function answer(request: RouteRequest, longest: number): readonly Found[] {
-  const steps = search(request, { ...LIMITS, longest, milliseconds: 60_000, spentAfter: 1 });
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value.found;
-  }
-}
 
 /** Whether what plays into the box hangs at the port by which that is a sound device. */
 const playsByNumbers = ({ rig, layout }: Found): boolean =>
@@ -76,7 +65,7 @@ describe('what a host plays over a box that is there, against trying everything'
           tried += 1;
           if (all.length > 0) answered += 1;
           if (all.some(playsByNumbers)) byNumbers += 1;
-          expect({ request, found: told(answer(request, 2)) }).toEqual({ request, found: told(all) });
+          expect({ request, found: told(searchWhole(request, 2)) }).toEqual({ request, found: told(all) });
         },
       ),
       { seed: 20261129, numRuns: 100 },

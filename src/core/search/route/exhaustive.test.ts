@@ -3,8 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { AppId } from '../../apps';
 import { CATALOGUE, findPart } from '../../parts';
 import { exhaustive } from '../../../../testing/exhaustive';
-import { search, LIMITS } from './search';
-import type { Found } from './rank';
+import { searchWhole, told } from '../../../../testing/search-whole';
 import type { RouteRequest } from './request';
 
 const QUESTIONS = [
@@ -60,19 +59,6 @@ const SMALL = CATALOGUE.filter(
     ['lead', 'adapter', 'splitter', 'dongle', 'box', 'interface', 'hub'].includes(part.family),
 );
 
-/** What is compared: the kinds in their order, with what each costs. */
-const told = (found: readonly Found[]) =>
-  found.map(({ kind, cost }) => ({ kind: kind.trim(), purchases: cost.purchases, price: cost.price }));
-
-function searched(request: RouteRequest, longest: number): readonly Found[] {
-  const steps = search(request, { ...LIMITS, longest, milliseconds: 60_000, spentAfter: 1 });
-  for (;;) {
-    const step = steps.next();
-    if (!step.done) continue;
-    return step.value.found;
-  }
-}
-
 describe('the search against trying everything', () => {
   it('finds the same best five among up to 12 parts and chains of up to 5', { timeout: 600_000 }, () => {
     let [tried, answered] = [0, 0];
@@ -103,7 +89,7 @@ describe('the search against trying everything', () => {
           if (!all) return;
           tried += 1;
           if (all.length > 0) answered += 1;
-          expect(told(searched(request, longest))).toEqual(told(all));
+          expect(told(searchWhole(request, longest))).toEqual(told(all));
         },
       ),
       { seed: 20261124, numRuns: 100 },
@@ -139,7 +125,7 @@ describe('the search against trying everything', () => {
             tried += 1;
             if (all.length > 0) answered += 1;
             if (all.length > 0 && length !== undefined) far += 1;
-            expect(told(searched(request, 4))).toEqual(told(all));
+            expect(told(searchWhole(request, 4))).toEqual(told(all));
           },
         ),
         { seed: 20261128, numRuns: 900 },
@@ -165,7 +151,7 @@ describe('the search against trying everything', () => {
     const parts = CATALOGUE.filter((part) => catalogue.includes(part.id));
     const all = exhaustive(request, findPart('receiver-trs')!, findPart('phone-ctia')!, parts, 3);
     expect(all?.length).toBeGreaterThan(0);
-    expect(told(searched(request, 3))).toEqual(told(all ?? []));
+    expect(told(searchWhole(request, 3))).toEqual(told(all ?? []));
   });
 
   // Found by other samples: a TS plug of 3.5 mm led nowhere, and a way by another socket counted as padding of the first.
@@ -195,6 +181,6 @@ describe('the search against trying everything', () => {
     const parts = CATALOGUE.filter(({ id }) => catalogue.includes(id));
     const all = exhaustive(request, findPart(source)!, findPart(host)!, parts, 3);
     expect(all?.length).toBeGreaterThan(0);
-    expect(told(searched(request, 3))).toEqual(told(all ?? []));
+    expect(told(searchWhole(request, 3))).toEqual(told(all ?? []));
   });
 });

@@ -8,8 +8,8 @@ import type { LegStore, Stand } from './leg-store';
 import { Legs, type Sockets } from './legs';
 import type { Arrives } from './meeting';
 import type { PartChain } from './part-chain';
-import { likeSockets } from './pool';
-import { assign, distinctPorts, firstOfPairs, middleEnds } from './sockets';
+import { likeSockets, socketsAlike } from './pool';
+import { assign, distinctPorts, firstOfPairs, isRadioIn, middleEnds } from './sockets';
 
 /** Packs join in their receivers, and these and what else sounds join in a box behind: two packs and a guitar in a mixer. */
 export interface JoinedFirst {
@@ -52,8 +52,7 @@ const isPack = (part: Part): boolean =>
   part.ports.some(({ connector, direction }) => connector === 'radio' && direction === 'out');
 
 /** How many packs a receiver takes. */
-const takes = (part: Part): number =>
-  part.ports.filter(({ connector, direction }) => connector === 'radio' && direction === 'in').length;
+const takes = (part: Part): number => part.ports.filter(isRadioIn).length;
 
 /** Sources that share a receiver, in the order in which they are asked for; a pack that is left over is on its own. */
 function groupsOf(sources: readonly Piece[], most: number): readonly (readonly Piece[])[] {
@@ -138,12 +137,6 @@ function allArrive(shape: Shape, chains: readonly PartChain[], taken: Taken, arr
   });
 }
 
-const socketsAt = (part: Part, port: PartPort): string =>
-  likeSockets(part, port)
-    .map(({ id }) => id)
-    .sort()
-    .join();
-
 /** Which chains can be used together: they find sockets side by side, and of each source something is recorded beyond the box. */
 function socketsOf(
   shape: Shape,
@@ -165,8 +158,8 @@ function socketsOf(
   const classes = new Map<string, object>();
   return {
     kindOf: (leg, { from, to }) => {
-      if (leg < legsIn(shape)) return socketsAt(goalOf(shape, leg), to);
-      return ground.callers ? from.id : socketsAt(box, from);
+      if (leg < legsIn(shape)) return socketsAlike(goalOf(shape, leg), to);
+      return ground.callers ? from.id : socketsAlike(box, from);
     },
     haveRoom: (chains) => roomFor(shape, chains) !== undefined,
     isLost: () => false,
@@ -174,7 +167,7 @@ function socketsOf(
     // What a chain brings hangs on its end alone.
     classOf: (leg, chain) => {
       if (leg >= legsIn(shape)) return chain;
-      const name = `${socketsAt(goalOf(shape, leg), chain.to)} ${chain.state}`;
+      const name = `${socketsAlike(goalOf(shape, leg), chain.to)} ${chain.state}`;
       const known = classes.get(name) ?? {};
       classes.set(name, known);
       return known;

@@ -17,7 +17,7 @@ import type { PartChain } from './part-chain';
 import { chainPlayedInto } from './played-into';
 import type { RequestSource, RouteRequest } from './request';
 import { apart, mostApart } from './runs';
-import { entriesOf, firstOfPairs } from './sockets';
+import { entriesOf, firstOfPairs, isRadioIn } from './sockets';
 import { boxCourse } from './vias';
 import { farCourse } from './bridging';
 import { bothOf, FREE } from './course';
@@ -56,9 +56,6 @@ interface Stretch {
 
 /** Peaks are estimated to so many dB: ends whose figures differ by an eighth are one, and what is recorded is told in whole dB. Ours. */
 const ESTIMATED = 1;
-
-const isRadioIn = ({ connector, direction }: PartPort): boolean =>
-  connector === 'radio' && direction === 'in';
 
 /** Legs that ask for the same way are one. */
 export class LegStore {

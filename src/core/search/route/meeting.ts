@@ -4,7 +4,7 @@ import type { PartChain } from './part-chain';
 import { bare, startOf, type Ground } from './ground';
 import { withChain, withPiece, type Piece } from './layout';
 import type { Sockets } from './legs';
-import { likeSockets } from './pool';
+import { likeSockets, socketsAlike } from './pool';
 import type { Rides } from './replay';
 import { assign, distinctPorts } from './sockets';
 
@@ -24,13 +24,6 @@ const hangsTooMuch = (middle: Part, into: PartChain, out: PartChain): boolean =>
 /** Legs into a part in the middle, each with every leg out of it. */
 const pairsOf = ({ sources, recorders }: Ground): readonly (readonly [number, number])[] =>
   sources.flatMap((_, n) => recorders.map((_recorder, m) => [n, sources.length + m] as const));
-
-/** Sockets of a part that are as good as one: what they are called together. */
-const socketsAt = (part: Part, port: PartPort): string =>
-  likeSockets(part, port)
-    .map(({ id }) => id)
-    .sort()
-    .join();
 
 /** A socket of the middle for each chain into it, and one for each out of it; undefined where there are not so many. */
 export function socketsFor(
@@ -114,14 +107,14 @@ export function meetingIn(ground: Ground, middle: Part, rides: Rides, arrives: A
   const classes = new Map<string, object>();
   // What a chain brings into the middle hangs on its end alone.
   const classInto = ({ to, state, copper }: PartChain): object => {
-    const name = `${socketsAt(middle, to)} ${copper[1]} ${state}`;
+    const name = `${socketsAlike(middle, to)} ${copper[1]} ${state}`;
     const known = classes.get(name) ?? {};
     classes.set(name, known);
     return known;
   };
   return {
     kindOf: (leg, { from, to }) =>
-      leg < sources.length ? socketsAt(middle, to) : ground.callers ? from.id : socketsAt(middle, from),
+      leg < sources.length ? socketsAlike(middle, to) : ground.callers ? from.id : socketsAlike(middle, from),
     haveRoom: (chains) => socketsFor(ground, middle, chains) !== undefined,
     isLost,
     classOf: (leg, chain) => (leg < sources.length ? classInto(chain) : chain),

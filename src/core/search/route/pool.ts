@@ -87,6 +87,13 @@ export function likeSockets(part: Part, port: PartPort): readonly PartPort[] {
   return found;
 }
 
+/** What they are called together. */
+export const socketsAlike = (part: Part, port: PartPort): string =>
+  likeSockets(part, port)
+    .map(({ id }) => id)
+    .sort()
+    .join();
+
 /** A way through a part that is no plain link is named by the part and its ports. */
 function nameOf({ part, port }: Entry, end: OpenEnd): string {
   const plain = isWiring(part) || (end.digital !== undefined && !part.hub && !part.bus);

@@ -50,6 +50,10 @@ export function firstOfPairs(ends: readonly OpenEnd[]): OpenEnd[] {
 export const entriesOf = (part: Part): PartPort[] =>
   part.ports.filter((port) => !isDigital(port) && port.direction !== 'out');
 
+/** A port by which something hears a pack. */
+export const isRadioIn = ({ connector, direction }: PartPort): boolean =>
+  connector === 'radio' && direction === 'in';
+
 /** How many plugs go into these ports at once. */
 export const openingsOf = (ports: readonly PartPort[]): number =>
   new Set(ports.map(({ id, opening }) => opening ?? `only ${id}`)).size;
