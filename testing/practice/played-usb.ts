@@ -64,4 +64,17 @@ export const PLAYED_BY_USB: readonly PracticeCase[] = [
     wishes: { channels: 'stereo' },
     answers: [has('lead-usb-a-b')],
   },
+  {
+    name: 'what a laptop plays beside the mixer, the camera 12 m off: a USB lead all the same',
+    from: ['laptop-combo'],
+    through: 'mixer-fx-usb',
+    to: [['camera-trs']],
+    answers: [has('lead-usb-a-b|lead-usb-c-b')],
+    more: {
+      sources: [{ part: 'laptop-combo', place: 'desk' }],
+      throughPlace: 'desk',
+      destinations: [{ part: 'camera-trs', place: 'back' }],
+      distances: [{ from: 'desk', to: 'back', metres: 12 }],
+    },
+  },
 ];

@@ -128,12 +128,18 @@ export class LegStore {
 
   private readonly played = new Map<string, PartChain | undefined>();
 
-  /** The way by which a source plays into a box by numbers, where a lead for these reaches; callers come back that way, and are no such source. */
-  private playedInto(source: Piece, middle: Part): PartChain | undefined {
-    const { pool, purse, request, callers } = this.ground;
-    const to = [request.throughPlace, ...request.destinations.map(({ place }) => place)];
-    const metres = Math.max(...to.map((place) => metresTo(request, this.placeOf(source), place)));
-    if (callers || !source.part.host || metres > LONGEST_RUN) return undefined;
+  /**
+   * The way by which a source plays into a box by numbers, where a lead for these reaches: a box to be bought stands with the sources, or with what
+   * records. Callers come back that way, and are no such source.
+   */
+  private playedInto(source: Piece, middle: Part, at: Stand = 'ahead'): PartChain | undefined {
+    const { pool, purse, request, callers, recorders } = this.ground;
+    if (callers || !source.part.host) return undefined;
+    const between = recorders.map((recorder) => this.metresBetween(source, recorder));
+    const toBought = at === 'ahead' ? 0 : Math.max(...between);
+    const isGiven = this.ground.middle !== undefined;
+    const metres = isGiven ? metresTo(request, this.placeOf(source), request.throughPlace) : toBought;
+    if (metres > LONGEST_RUN) return undefined;
     const key = `${source.part.id} > ${middle.id}`;
     if (!this.played.has(key)) this.played.set(key, chainPlayedInto(source.part, middle, pool, purse));
     return this.played.get(key);
@@ -326,7 +332,7 @@ export class LegStore {
           always: true,
         });
       },
-      this.playedInto(source, middle),
+      this.playedInto(source, middle, at),
     );
   }
 
