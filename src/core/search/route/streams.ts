@@ -380,8 +380,7 @@ export function streamsOf(ground: Ground): Stream[] {
       : [];
     // Each caller is fed by an output of their own, or there is no way.
     if (!canBeApart(sends)) return [];
-    const first = inReceivers(ground, store);
-    return first.length > 0 ? first : [through(ground, store, middle)];
+    return [...inReceivers(ground, store), through(ground, store, middle)];
   }
   const direct = intoRecorder(ground, store);
   if (isOneChain(ground)) return direct;
