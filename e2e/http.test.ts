@@ -26,7 +26,7 @@ describe('the engine over HTTP', () => {
   it('gives fixes and the way out alone', async () => {
     const answer = await post('/api/fixes', file('demo/rigs/quay-to-camera.json'));
     const report = await answer.json();
-    expect(Object.keys(report)).toEqual(['rig', 'verdict', 'findings', 'wayOut', 'whyNot']);
+    expect(Object.keys(report)).toEqual(['rig', 'verdict', 'findings', 'wayOut', 'whyNot', 'warnings']);
     expect(report.wayOut.steps).toMatchObject([{ edit: { kind: 'move' }, verdict: 'clean' }]);
   });
 
@@ -104,7 +104,19 @@ describe('the engine over HTTP', () => {
     const missing = await fetch(at('/api/schema/__proto__'));
     expect(missing.status).toBe(404);
     expect((await missing.json()).error).toContain('rig, request, part');
-    expect((await fetch(at('/api/check'))).status).toBe(405);
+    const got = await fetch(at('/api/check'));
+    expect([got.status, got.headers.get('allow')]).toEqual([405, 'POST']);
+    expect((await got.json()).error).toBe('GET is not allowed here; allowed: POST.');
+    const posted = await post('/api/catalogue', '{}');
+    expect([posted.status, posted.headers.get('allow')]).toEqual([405, 'GET, HEAD']);
+    const nowhere = await post('/api/weather', '{}');
+    expect(nowhere.status).toBe(404);
+    expect((await nowhere.json()).error).toContain('There is no /api/weather');
+    const packed = await post('/api/check', 'x', {
+      headers: { 'content-encoding': 'gzip', connection: 'close' },
+    });
+    expect(packed.status).toBe(415);
+    expect((await packed.json()).error).toContain('packed as gzip');
     expect((await fetch(at('/api/check'), { method: 'TRACE' }).catch(() => ({ status: 405 }))).status).toBe(
       405,
     );

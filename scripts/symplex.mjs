@@ -5,23 +5,15 @@ import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { helpOf, overview } from './help.mjs';
 
 const ROOT = fileURLToPath(new URL('..', import.meta.url));
 const STAMPS = join(ROOT, '.build');
 const ENVIRONMENT = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
 const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
 
-const USAGE = `symplex demo  [--port N]      build, serve and open with the demo rigs
-symplex start [--port N]      the same, empty
-symplex test                  install what tests need, then run all of them
-symplex check RIG.json [--json]   what a rig will really record, and why
-symplex plan REQUEST.json [--json]  the best proved chains for a request
-symplex levels RIG.json [--target DB] [--json | --csv]  levels, noise and the best settings
-symplex power RIG.json [--json]                supply, run time, hum, the order of plugging
-symplex returns RIG.json [--json]              who hears whom, how late, the sends of a mix-minus
-symplex soundcheck TAKE.wav [--rig RIG.json] [--json]  what a test take shows
-symplex spice RIG.json        its circuit as a netlist that ngspice runs in batch
-symplex bench                 how long the engine takes on this machine`;
+const COMMANDS = JSON.parse(readFileSync(join(ROOT, 'src/cli/commands.json'), 'utf8'));
+const USAGE = overview(COMMANDS);
 
 class Stop extends Error {}
 
@@ -143,7 +135,31 @@ async function serve(args, demo) {
   return new Promise((resolve) => server.on('exit', (code) => resolve(code ?? 0)));
 }
 
+/** Asks the engine; what it says and its exit code are the answer. */
+function answer(command, args) {
+  const isBench = command === 'bench';
+  return (
+    spawnSync(process.execPath, [...(isBench ? ['--expose-gc'] : []), bundleCli(), command, ...args], {
+      stdio: 'inherit',
+      ...(isBench && { cwd: ROOT }),
+    }).status ?? 1
+  );
+}
+
+/** Whether help is asked for: nothing is done then. */
+const asksForHelp = (args) => {
+  const end = args.indexOf('--');
+  return (end < 0 ? args : args.slice(0, end)).some((word) => word === '--help' || word === '-h');
+};
+
 async function main([command, ...args]) {
+  const told = command === 'help' ? args[0] : command;
+  if (told !== undefined && (command === 'help' || asksForHelp(args))) {
+    const help = helpOf(COMMANDS, told);
+    if (help === undefined) throw new Stop(`unknown command "${told}"\n${USAGE}`);
+    console.log(help);
+    return 0;
+  }
   switch (command) {
     case 'demo':
     case 'start':
@@ -153,33 +169,19 @@ async function main([command, ...args]) {
       const { runTests } = await import('./run-tests.mjs');
       return runTests({ root: ROOT, environment: ENVIRONMENT, build });
     }
-    case 'check':
-    case 'plan':
-    case 'levels':
-    case 'power':
-    case 'returns':
-    case 'soundcheck':
-    case 'spice':
-    case 'bench': {
-      install();
-      return (
-        spawnSync(
-          process.execPath,
-          [...(command === 'bench' ? ['--expose-gc'] : []), bundleCli(), command, ...args],
-          {
-            stdio: 'inherit',
-            ...(command === 'bench' && { cwd: ROOT }),
-          },
-        ).status ?? 1
-      );
-    }
     case undefined:
     case 'help':
     case '--help':
       console.log(USAGE);
       return 0;
+    case '--version':
+      console.log(JSON.parse(readFileSync(join(ROOT, 'package.json'), 'utf8')).version);
+      return 0;
     default:
-      throw new Stop(`unknown command "${command}"\n${USAGE}`);
+      if (!COMMANDS.some(({ name }) => name === command))
+        throw new Stop(`unknown command "${command}"\n${USAGE}`);
+      install();
+      return answer(command, args);
   }
 }
 

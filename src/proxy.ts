@@ -27,5 +27,10 @@ export function proxy(request: NextRequest): NextResponse {
 }
 
 export const config = {
-  matcher: [{ source: '/((?!_next/static|_next/image|favicon|icon).*)' }],
+  matcher: [
+    {
+      // What goes through here is held whole, and cut at 10 MB: bodies for the engine do not.
+      source: '/((?!api/|_next/static|_next/image|favicon|icon).*)',
+    },
+  ],
 };

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { FindingCode } from '../src/core/checks';
-import { judge } from './judge';
+import { judge, tuned } from './judge';
 import type { RigSketch } from './lay-rig';
 
 /** A rig with one fault of the trade, and the same rig without it. */
@@ -12,7 +12,7 @@ export interface Twins {
   readonly clean: RigSketch;
 }
 
-/** The fault is named on the one, and nothing but notes is said of the other. */
+/** The fault is named on the one, and nothing but notes is said of the other, its knobs set by the meters. */
 export const testTwins = (groups: readonly Twins[]) =>
   describe.each(groups.map((twins) => [twins.name, twins] as const))('%s', (_, twins) => {
     it(`is named: ${twins.code}`, () => {
@@ -22,7 +22,7 @@ export const testTwins = (groups: readonly Twins[]) =>
       if (twins.state) expect(found.state).toBe(twins.state);
     });
     it('raises no alarm on the twin without it', () => {
-      const found = judge(twins.clean);
+      const found = judge(twins.clean, tuned);
       expect(found.findings.filter((f) => f.severity !== 'note').map((f) => f.code)).toEqual([]);
       expect(found).toMatchObject({ verdict: 'clean', state: 'recorded' });
     });

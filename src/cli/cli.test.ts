@@ -1,17 +1,8 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { readdirSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { file, symplex } from '../../testing/terminal';
 import { grown } from './grown';
-
-const folder = mkdtempSync(join(tmpdir(), 'symplex-cli-'));
-const file = (name: string, text: string): string => {
-  const path = join(folder, name);
-  writeFileSync(path, text);
-  return path;
-};
-const symplex = (...args: string[]) => spawnSync('./symplex', args, { encoding: 'utf8' });
 
 describe('symplex check', () => {
   it('answers in JSON with the documented fields', () => {
@@ -31,6 +22,7 @@ describe('symplex check', () => {
       'findings',
       'wayOut',
       'whyNot',
+      'warnings',
     ]);
     expect(report.wayOut).toMatchObject({
       steps: [
@@ -60,7 +52,24 @@ describe('symplex check', () => {
   });
 
   it.each([
-    ['no file', [], 'say which rig'],
+    ['no file', [], 'say which RIG.json'],
+    ['a folder', ['demo'], 'demo: is a folder, not a file'],
+    ['a device', ['/dev/zero'], '/dev/zero: is a device, not a file'],
+    ['a binary', [file('odd.json', '\0\u0001\u0002')], 'is no text'],
+    ['a misspelt option', ['demo/rigs/slipway-diary.json', '--jsno'], 'did you mean --json?'],
+    [
+      'a value where none belongs',
+      ['demo/rigs/slipway-diary.json', '--json=yes'],
+      '--json takes nothing, not yes',
+    ],
+    ['a severity that is none', ['demo/rigs/slipway-diary.json', '--fail-on', 'rain'], 'not rain'],
+    ['a step that is none', ['demo/rigs/slipway-diary.json', '--do', '9', '-o', 'x'], 'from 1 to 2, not 9'],
+    ['steps with nowhere to go', ['demo/rigs/slipway-diary.json', '--do', '1'], '--do goes with -o FILE'],
+    [
+      'a drawer that is none',
+      ['demo/rigs/slipway-diary.json', '--drawer', 'package.json'],
+      'has no list of items',
+    ],
     ['a missing file', ['nowhere.json'], 'nowhere.json: cannot be read'],
     ['a truncated file', [file('cut.json', '{"format":')], 'not complete JSON'],
     ['another version', [file('v.json', '{"format":"symplex-rig","version":2}')], '/version is 2'],
@@ -81,7 +90,7 @@ describe('symplex check', () => {
   });
 
   it.each([
-    ['no number', ['--fixes'], '--fixes takes milliseconds from 0 to 3600000, not nothing'],
+    ['no number', ['--fixes'], '--fixes takes MS'],
     ['a word', ['--fixes', 'soon'], '--fixes takes milliseconds from 0 to 3600000, not soon'],
     ['a day', ['--fixes', '86400000'], 'not 86400000'],
     ['less than nothing', ['--fixes', '-5'], 'not -5'],
@@ -160,6 +169,7 @@ describe('symplex plan', () => {
         'leftOut',
         'alone',
         'says',
+        'warnings',
       ]);
       expect(Object.keys(report.routes[0])).toEqual(
         expect.arrayContaining(['rank', 'verdict', 'cost', 'buy', 'own', 'parts', 'arrives', 'rig']),
@@ -214,7 +224,16 @@ describe('symplex power', () => {
     const { status, stdout } = symplex('power', 'demo/rigs/launch-day-stream.json', '--json');
     expect(status).toBe(0);
     const report = JSON.parse(stdout);
-    expect(Object.keys(report)).toEqual(['rig', 'verdict', 'answers', 'power', 'earth', 'order', 'cautions']);
+    expect(Object.keys(report)).toEqual([
+      'rig',
+      'verdict',
+      'answers',
+      'power',
+      'earth',
+      'order',
+      'cautions',
+      'warnings',
+    ]);
     expect(report.answers.map(({ asks, is }: { asks: string; is: string }) => `${asks} ${is}`)).toEqual([
       'start well',
       'last well',
@@ -248,6 +267,7 @@ describe('symplex returns', () => {
       'moves',
       'people',
       'plan',
+      'warnings',
     ]);
     expect(report.hears).toContainEqual(
       expect.objectContaining({ listener: 'phone-a', voice: 'phone-b', state: 'not', level: null }),
@@ -270,7 +290,7 @@ describe('symplex levels', () => {
     const report = JSON.parse(stdout);
     expect(report.ways).toHaveLength(2);
     expect(report.ways[0].stages.at(-1)).toMatchObject({ part: 'cable', is: 'converter' });
-    expect(report.plan).toMatchObject({ target: -12, settings: [{ part: 'receiver', setting: 'output' }] });
+    expect(report.plan).toMatchObject({ target: -12, settings: [] });
     expect(report.presets.map(({ preset }: { preset: string }) => preset)).toEqual([
       'usual',
       'room',

@@ -1,210 +1,195 @@
 import { isMainThread, parentPort, workerData } from 'node:worker_threads';
-import { readFile, stat } from 'node:fs/promises';
-import { LARGEST_RIG_BYTES, sayProblem } from '../core/files';
-import { type Rig } from '../core/rig';
-import { oneLine } from '../core/schema';
-import { readRig } from '../core/files/read-rig';
-import { checkReport, spiceReport } from '../core/files';
-import { planReport } from '../core/files/plan-report';
-import { LIMITS, plan, sayRequestProblem } from '../core/search/route';
-import { readRequest } from '../core/files/read-request';
-import { bench } from './bench';
+import { APPS } from '../core/apps';
+import { spiceReport } from '../core/files';
 import { levelsCsv, levelsReport, readTarget } from '../core/files/levels-report';
-import { levelsText } from './levels-text';
+import { planReport } from '../core/files/plan-report';
 import { powerReport } from '../core/files/power-report';
-import { powerText } from './power-text';
 import { returnsReport } from '../core/files/returns-report';
-import { returnsText } from './returns-text';
+import { answersTo, CATALOGUE, findPart, searchRank } from '../core/parts';
+import { warningReport } from '../core/files/warnings';
+import type { Rig } from '../core/rig';
+import { oneLine } from '../core/schema';
+import { LIMITS, plan } from '../core/search/route';
+import { compareRigs } from '../core/words';
+import { millisecondsOf, type Answer } from './answer';
+import { commandNamed, readArguments, usageOf, type Arguments, type Command } from './arguments';
+import { bench } from './bench';
+import { appsText, noPart, partsText, partText, table } from './catalogue-text';
+import { check } from './check';
+import { loadRequest, loadRig, refuseOddFile, rigOf } from './input';
+import { levelsText } from './levels-text';
+import { put, watchOutput } from './output';
 import { planText } from './plan-text';
+import { powerText } from './power-text';
+import { returnsText } from './returns-text';
 import { framesOf, soundcheck, type Against } from './soundcheck';
+import { standInWav } from './stand-in';
 import { takeText } from './take-text';
-import { textReport } from './text-report';
+import { BadInput, NotWritten } from './trouble';
 
-/** Bad input: one line on standard error, exit code 2. */
-class BadInput extends Error {}
+type Flags = Arguments['flags'];
+type Work = (words: readonly string[], flags: Flags) => Promise<Answer>;
 
-async function readText(path: string): Promise<string> {
-  try {
-    const { size } = await stat(path);
-    if (size > LARGEST_RIG_BYTES) {
-      throw new BadInput(sayProblem({ code: 'too-large', at: '', bytes: size, limit: LARGEST_RIG_BYTES }));
-    }
-    return await readFile(path, 'utf8');
-  } catch (error) {
-    if (error instanceof BadInput) throw error;
-    throw new BadInput(`cannot be read: ${error instanceof Error ? error.message : String(error)}`);
-  }
-}
+const said = (text: string): Answer => ({ text, code: 0 });
 
-async function loadRig(path: string): Promise<Rig> {
-  const result = readRig(await readText(path));
-  if (!result.ok) throw new BadInput(sayProblem(result.problem));
-  return result.rig;
-}
+/** A report as JSON where that is asked for, else in words. */
+const shown = <T extends object>(flags: Flags, report: T, inWords: (report: T) => string): Answer =>
+  said(flags.has('json') ? JSON.stringify(report, null, 2) : inWords(report));
 
-/** Options by their name, with the value of those that have one. */
-type Flags = ReadonlyMap<string, string | undefined>;
+const levels: Work = async ([path = ''], flags) => {
+  const asked = flags.get('target');
+  const target = asked === undefined ? { ok: true as const, value: undefined } : readTarget(asked);
+  if (!target.ok) throw new BadInput(`--target ${target.says}`);
+  const { read, warnings } = await loadRig(path);
+  const report = levelsReport(read, target.value);
+  return flags.has('csv')
+    ? said(levelsCsv(report))
+    : shown(flags, { ...report, warnings: warningReport(warnings) }, levelsText);
+};
 
-/** Options that the next word belongs to. */
-const WITH_VALUE: readonly string[] = ['--fixes', '--time', '--target', '--rig', '--recorder'];
+const power: Work = async ([path = ''], flags) => {
+  const { read, warnings } = await loadRig(path);
+  return shown(flags, { ...powerReport(read), warnings: warningReport(warnings) }, powerText);
+};
 
-/** Apart: the options, and what is left. */
-function readArguments(args: readonly string[]): { flags: Flags; words: readonly string[] } {
-  const flags = new Map<string, string | undefined>();
-  const words: string[] = [];
-  for (let index = 0; index < args.length; index += 1) {
-    const arg = args[index] ?? '';
-    if (WITH_VALUE.includes(arg)) flags.set(arg, args[(index += 1)]);
-    else if (arg.startsWith('--')) flags.set(arg, undefined);
-    else words.push(arg);
-  }
-  return { flags, words };
-}
+const returns: Work = async ([path = ''], flags) => {
+  const { read, warnings } = await loadRig(path);
+  return shown(flags, { ...returnsReport(read), warnings: warningReport(warnings) }, returnsText);
+};
 
-function refuseOthers(flags: Flags, known: readonly string[], usage: string): void {
-  const unknown = [...flags.keys()].find((flag) => !known.includes(flag));
-  if (unknown !== undefined) throw new BadInput(`unknown option ${oneLine(unknown)}: ${usage}`);
-}
-
-/** Time for the search for fixes unless another is asked for, ms: an answer that one waits for. */
-const FIXES_MS = 2000;
-/** An hour. */
-const MOST_MS = 3_600_000;
-const CHECK_USAGE = 'symplex check RIG.json [--json] [--fixes MS]';
-
-/** The milliseconds that an option gives, or the usual ones where it is not there. */
-function millisecondsOf(flags: Flags, option: string, usual: number, usage: string): number {
-  if (!flags.has(option)) return usual;
-  const value = flags.get(option);
-  const milliseconds = Number(value);
-  if (value === undefined || !/^\d+$/.test(value) || milliseconds > MOST_MS) {
-    throw new BadInput(
-      `${option} takes milliseconds from 0 to ${MOST_MS}, not ${value === undefined ? 'nothing' : oneLine(value)}: ${usage}`,
-    );
-  }
-  return milliseconds;
-}
-
-async function check(path: string | undefined, flags: Flags): Promise<string> {
-  if (path === undefined) throw new BadInput(`say which rig: ${CHECK_USAGE}`);
-  refuseOthers(flags, ['--json', '--fixes'], CHECK_USAGE);
-  const milliseconds = millisecondsOf(flags, '--fixes', FIXES_MS, CHECK_USAGE);
-  const report = checkReport(await loadRig(path), {}, { now: () => performance.now(), milliseconds });
-  return flags.has('--json') ? JSON.stringify(report, null, 2) : textReport(report, milliseconds);
-}
-
-const LEVELS_USAGE = 'symplex levels RIG.json [--target DB] [--json | --csv]';
-
-async function levels(path: string | undefined, flags: Flags): Promise<string> {
-  if (path === undefined) throw new BadInput(`say which rig: ${LEVELS_USAGE}`);
-  refuseOthers(flags, ['--target', '--json', '--csv'], LEVELS_USAGE);
-  const target = flags.has('--target')
-    ? readTarget(flags.get('--target') ?? '')
-    : { ok: true as const, value: undefined };
-  if (!target.ok) throw new BadInput(`--target ${target.says}: ${LEVELS_USAGE}`);
-  const report = levelsReport(await loadRig(path), target.value);
-  if (flags.has('--csv')) return levelsCsv(report);
-  return flags.has('--json') ? JSON.stringify(report, null, 2) : levelsText(report);
-}
-
-const POWER_USAGE = 'symplex power RIG.json [--json]';
-
-async function power(path: string | undefined, flags: Flags): Promise<string> {
-  if (path === undefined) throw new BadInput(`say which rig: ${POWER_USAGE}`);
-  refuseOthers(flags, ['--json'], POWER_USAGE);
-  const report = powerReport(await loadRig(path));
-  return flags.has('--json') ? JSON.stringify(report, null, 2) : powerText(report);
-}
-
-const RETURNS_USAGE = 'symplex returns RIG.json [--json]';
-
-async function returns(path: string | undefined, flags: Flags): Promise<string> {
-  if (path === undefined) throw new BadInput(`say which rig: ${RETURNS_USAGE}`);
-  refuseOthers(flags, ['--json'], RETURNS_USAGE);
-  const report = returnsReport(await loadRig(path));
-  return flags.has('--json') ? JSON.stringify(report, null, 2) : returnsText(report);
-}
-
-const SOUNDCHECK_USAGE = 'symplex soundcheck TAKE.wav [--rig RIG.json] [--recorder ID] [--json]';
-
-/** The rig that a take is held against; its first recorder unless another is named. */
-async function againstOf(flags: Flags): Promise<Against | undefined> {
-  if (!flags.has('--rig')) return undefined;
-  const path = flags.get('--rig');
-  if (path === undefined) throw new BadInput(`--rig takes a file: ${SOUNDCHECK_USAGE}`);
-  const rig = await loadRig(path).catch((error: unknown) => {
-    throw error instanceof BadInput ? new BadInput(`--rig ${path}: ${error.message}`) : error;
-  });
+/** The recorder of a rig that is asked about: its first one unless another is named. */
+function recorderOf(rig: Rig, flags: Flags, path: string): string {
   const { recorders } = rig.purpose;
-  const recorder = flags.get('--recorder') ?? recorders[0];
+  const { recorder = recorders[0] } = Object.fromEntries(flags);
   if (recorder === undefined || !recorders.includes(recorder)) {
-    throw new BadInput(
-      `--recorder ${oneLine(recorder ?? '')} is no recorder of ${path}: ${recorders.length === 0 ? 'it has none' : recorders.join(', ')}`,
-    );
+    const there = recorders.length === 0 ? 'it has none' : recorders.join(', ');
+    throw new BadInput(`--recorder ${oneLine(recorder ?? '')} is no recorder of ${path}: ${there}`);
   }
-  return { rig, recorder };
+  return recorder;
 }
 
-async function soundchecked(path: string | undefined, flags: Flags): Promise<string> {
-  if (path === undefined) throw new BadInput(`say which take: ${SOUNDCHECK_USAGE}`);
-  refuseOthers(flags, ['--json', '--rig', '--recorder'], SOUNDCHECK_USAGE);
-  const report = await soundcheck(path, (says) => new BadInput(says), await againstOf(flags));
-  return flags.has('--json') ? JSON.stringify(report, null, 2) : takeText(report);
+async function againstOf(flags: Flags): Promise<Against | undefined> {
+  const path = flags.get('rig');
+  if (path === undefined) return undefined;
+  const rig = await rigOf('rig', path);
+  return { rig, recorder: recorderOf(rig, flags, path) };
 }
 
-const PLAN_USAGE = 'symplex plan REQUEST.json [--json] [--time MS]';
-
-async function planned(path: string | undefined, flags: Flags): Promise<string> {
-  if (path === undefined) throw new BadInput(`say which request: ${PLAN_USAGE}`);
-  refuseOthers(flags, ['--json', '--time'], PLAN_USAGE);
-  const milliseconds = millisecondsOf(flags, '--time', LIMITS.milliseconds, PLAN_USAGE);
-  const result = readRequest(await readText(path));
-  if (!result.ok) throw new BadInput(sayRequestProblem(result.problem));
-  const report = planReport(plan(result.request, { ...LIMITS, milliseconds }));
-  return flags.has('--json') ? JSON.stringify(report, null, 2) : planText(report);
+async function rendered(path: string, flags: Flags): Promise<Answer> {
+  const to = flags.get('output');
+  if (to === undefined) throw new BadInput('--stand-in goes with -o OUT.wav: where the take goes');
+  const rig = await rigOf('stand-in', path);
+  await put(to, standInWav(rig, recorderOf(rig, flags, path)));
+  return said(to === '-' ? '' : `${to} is what ${rig.name} would give.`);
 }
 
-const SPICE_USAGE = 'symplex spice RIG.json';
+const soundchecked: Work = async ([path], flags) => {
+  const plan = flags.get('stand-in');
+  if (plan !== undefined) return rendered(plan, flags);
+  if (path === undefined) throw new BadInput('say which take');
+  await refuseOddFile(path);
+  return shown(flags, await soundcheck(path, (says) => new BadInput(says), await againstOf(flags)), takeText);
+};
 
-async function spice(path: string | undefined, flags: Flags): Promise<string> {
-  if (path === undefined) throw new BadInput(`say which rig: ${SPICE_USAGE}`);
-  refuseOthers(flags, [], SPICE_USAGE);
-  return spiceReport(await loadRig(path));
-}
+const planned: Work = async ([path = ''], flags) => {
+  const milliseconds = millisecondsOf(flags, 'time', LIMITS.milliseconds);
+  const { read, warnings } = await loadRequest(path);
+  return shown(
+    flags,
+    { ...planReport(plan(read, { ...LIMITS, milliseconds })), warnings: warningReport(warnings) },
+    planText,
+  );
+};
 
-const COMMANDS: Readonly<Record<string, typeof check>> = {
+const spice: Work = async ([path = '']) => said(spiceReport((await loadRig(path)).read));
+
+const diff: Work = async ([one = '', other = ''], flags) => {
+  const [{ read: a }, b] = [await loadRig(one), await rigOf('and', other)];
+  const differences = compareRigs(a, b);
+  return shown(flags, { differences }, () =>
+    differences.length === 0
+      ? 'The two rigs do not differ.'
+      : table([
+          ['what', one, other],
+          ...differences.map((each) => [each.what, each.one ?? '–', each.other ?? '–']),
+        ]),
+  );
+};
+
+const parts: Work = (words, flags) => {
+  const query = words.join(' ');
+  const found = query
+    ? CATALOGUE.filter((part) => answersTo(part, query)).toSorted(
+        (a, b) => searchRank(b, query) - searchRank(a, query),
+      )
+    : CATALOGUE;
+  const rows = found.map(({ id, name, family, summary, price }) => ({ id, name, family, summary, price }));
+  return Promise.resolve(shown(flags, { parts: rows }, () => partsText(found)));
+};
+
+const part: Work = ([id = ''], flags) => {
+  const found = findPart(id);
+  if (!found) throw new BadInput(noPart(id));
+  return Promise.resolve(shown(flags, found, partText));
+};
+
+const apps: Work = (_, flags) => Promise.resolve(shown(flags, { apps: APPS }, () => appsText(APPS)));
+
+const WORK: Readonly<Record<string, Work>> = {
   check,
   plan: planned,
   levels,
   power,
   returns,
   soundcheck: soundchecked,
+  diff,
+  parts,
+  part,
+  apps,
   spice,
-  bench: async (path) => {
-    if (path !== undefined) throw new BadInput('takes nothing: symplex bench');
-    return bench('demo/rigs', 'demo/requests');
-  },
+  bench: async () => said(await bench('demo/rigs', 'demo/requests')),
 };
 
-async function main([command, ...args]: readonly string[]): Promise<number> {
-  const { flags, words } = readArguments(args);
-  const [path, second] = words;
+/** What a command takes has to be there, and nothing more. */
+function countWords(command: Command, words: readonly string[], flags: Flags): void {
+  if (command.words !== undefined) return;
+  const wanted = flags.has('stand-in') ? [] : command.takes;
+  const missing = wanted[words.length];
+  if (missing !== undefined) throw new BadInput(`say which ${missing}: ${usageOf(command)}`);
+  const more = words[wanted.length];
+  if (more === undefined) return;
+  throw new BadInput(
+    wanted.length === 0
+      ? `takes nothing: ${usageOf(command)}`
+      : `one ${wanted.length === 1 ? 'file' : 'pair'} at a time, not also ${oneLine(more)}`,
+  );
+}
+
+/** The exit code: 0 answered, 1 the answer could not be written, 2 bad input, 3 as bad as --fail-on asks about. */
+async function main([name = '', ...args]: readonly string[]): Promise<number> {
+  const command = commandNamed(name);
+  const work = WORK[name];
+  let path: string | undefined;
   try {
-    const work = COMMANDS[command ?? ''];
-    if (!work) throw new BadInput(`unknown command ${command ?? ''}`);
-    if (second !== undefined) throw new BadInput(`one file at a time, not also ${second}`);
-    console.log(await work(path, flags));
-    return 0;
+    if (!command || !work) throw new BadInput('unknown command');
+    const { flags, words } = readArguments(command, args);
+    [path] = words;
+    countWords(command, words, flags);
+    const { text, code } = await work(words, flags);
+    if (text !== '') console.log(text);
+    return code;
   } catch (error) {
-    if (!(error instanceof BadInput)) throw error;
-    console.error(`symplex ${command ?? ''}: ${path === undefined ? '' : `${path}: `}${error.message}`);
-    return 2;
+    if (!(error instanceof BadInput || error instanceof NotWritten)) throw error;
+    console.error(`symplex ${name}: ${path === undefined ? '' : `${path}: `}${error.message}`);
+    return error instanceof NotWritten ? 1 : 2;
   }
 }
 
 // The same file is the thread that reads a long take for its frames: the bundle is one.
-if (isMainThread) process.exitCode = await main(process.argv.slice(2));
-else {
+if (isMainThread) {
+  watchOutput();
+  process.exitCode = await main(process.argv.slice(2));
+} else {
   const { take } = workerData as { readonly take: string };
   parentPort?.postMessage(await framesOf(take, (says) => new BadInput(says)));
 }

@@ -1,8 +1,10 @@
 import { LARGEST_RIG_BYTES } from '../core/files';
 import { readTarget } from '../core/files/levels-report';
 import { oneLine } from '../core/schema';
-import { doJob, refusal, type Answer, type Job } from './jobs';
+import { doJob, refusal, type Job } from './jobs';
 import { readBody } from './read-body';
+import { packed } from './refusals';
+import { respond } from './respond';
 import { Threads } from './threads';
 
 /** Time for the search for fixes unless another is asked for, and at the most, ms. */
@@ -13,13 +15,6 @@ export const MOST_FIXES_MS = 10_000;
 const script = process.env.SYMPLEX_THREAD;
 const threads = script === undefined ? undefined : new Threads(script);
 
-/** An answer as it goes out over HTTP. */
-export const respond = ({ status, type, body }: Answer): Response =>
-  new Response(body, {
-    status,
-    headers: { 'Content-Type': type, 'Cache-Control': 'no-store' },
-  });
-
 /** `?fixes=MS`; undefined where it is no whole number of milliseconds in range. */
 function fixesTime(request: Request): number | undefined {
   const value = new URL(request.url).searchParams.get('fixes');
@@ -29,6 +24,8 @@ function fixesTime(request: Request): number | undefined {
 
 /** Answers a POST request whose body is a document, as the command line would. */
 export async function answer(kind: Job['kind'], request: Request): Promise<Response> {
+  const unread = packed(request);
+  if (unread) return unread;
   const milliseconds = fixesTime(request);
   if (milliseconds === undefined) {
     const value = new URL(request.url).searchParams.get('fixes') ?? '';

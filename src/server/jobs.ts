@@ -5,6 +5,7 @@ import { returnsReport } from '../core/files/returns-report';
 import { planReport } from '../core/files/plan-report';
 import { readRequest } from '../core/files/read-request';
 import { readRig } from '../core/files/read-rig';
+import { warningReport } from '../core/files/warnings';
 import type { Rig } from '../core/rig';
 import { plan, sayRequestProblem } from '../core/search/route';
 
@@ -33,31 +34,34 @@ const json = (value: unknown, status = 200): Answer => ({
 /** A refusal is one line, as on the command line. */
 export const refusal = (error: string, status = 400): Answer => json({ error }, status);
 
-function ofRig(text: string, answer: (rig: Rig) => Answer): Answer {
-  const result = readRig(text);
-  return result.ok ? answer(result.rig) : refusal(sayProblem(result.problem));
+/** What of a rig is asked about by name alone. */
+const REPORTS: Readonly<Record<'levels' | 'power' | 'returns', (rig: Rig, target?: number) => object>> = {
+  levels: levelsReport,
+  power: (rig) => powerReport(rig),
+  returns: (rig) => returnsReport(rig),
+};
+
+function checked(rig: Rig, { kind, milliseconds }: Job): object {
+  const report = checkReport(rig, {}, { now: () => performance.now(), milliseconds });
+  if (kind === 'check') return report;
+  const { verdict, findings, wayOut, whyNot } = report;
+  return { rig: report.rig, verdict, findings, wayOut, whyNot };
+}
+
+function planned(text: string): Answer {
+  const result = readRequest(text);
+  if (!result.ok) return refusal(sayRequestProblem(result.problem));
+  return json({ ...planReport(plan(result.request)), warnings: warningReport(result.warnings) });
 }
 
 /** Does one job with the engine of the command line. Bad input is an answer, not an error. */
-export function doJob({ kind, text, milliseconds, target }: Job): Answer {
-  if (kind === 'plan') {
-    const result = readRequest(text);
-    return result.ok ? json(planReport(plan(result.request))) : refusal(sayRequestProblem(result.problem));
-  }
-  if (kind === 'spice') {
-    return ofRig(text, (rig) => ({
-      status: 200,
-      type: 'text/plain; charset=utf-8',
-      body: spiceReport(rig),
-    }));
-  }
-  if (kind === 'levels') return ofRig(text, (rig) => json(levelsReport(rig, target)));
-  if (kind === 'returns') return ofRig(text, (rig) => json(returnsReport(rig)));
-  if (kind === 'power') return ofRig(text, (rig) => json(powerReport(rig)));
-  return ofRig(text, (rig) => {
-    const report = checkReport(rig, {}, { now: () => performance.now(), milliseconds });
-    if (kind === 'check') return json(report);
-    const { verdict, findings, wayOut, whyNot } = report;
-    return json({ rig: report.rig, verdict, findings, wayOut, whyNot });
-  });
+export function doJob(job: Job): Answer {
+  const { kind, text, target } = job;
+  if (kind === 'plan') return planned(text);
+  const result = readRig(text);
+  if (!result.ok) return refusal(sayProblem(result.problem));
+  const { rig, warnings } = result;
+  if (kind === 'spice') return { status: 200, type: 'text/plain; charset=utf-8', body: spiceReport(rig) };
+  const report = kind === 'check' || kind === 'fixes' ? checked(rig, job) : REPORTS[kind](rig, target);
+  return json({ ...report, warnings: warningReport(warnings) });
 }

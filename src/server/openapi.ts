@@ -32,7 +32,9 @@ const refused = (description: string) => ({ description, ...content('application
 
 const REFUSALS = {
   400: refused('The document or a parameter was refused: one line that names the place and the value.'),
+  405: refused('The method is not allowed here; what is stands in `Allow`.'),
   413: refused('The body is larger than a file may be (2 MB).'),
+  415: refused('The body is packed; it is read as it comes.'),
   500: refused('The engine broke down on this question.'),
   503: refused('Too many questions wait, or the answer took too long.'),
 };
@@ -103,7 +105,9 @@ const PATHS = {
       responses: {
         200: { description: 'The answer.', ...content('application/json', refTo('TakeReport')) },
         400: REFUSALS[400],
+        405: REFUSALS[405],
         413: refused('The take is larger than 400 MB.'),
+        415: REFUSALS[415],
       },
     },
   },

@@ -1,21 +1,7 @@
-type Schema = Readonly<Record<string, unknown>>;
-
-const text: Schema = { type: 'string' };
-const number: Schema = { type: 'number' };
-const nullable = (type: string): Schema => ({ type: [type, 'null'] });
-const listOf = (items: Schema): Schema => ({ type: 'array', items });
-const ref = (name: string): Schema => ({ $ref: `#/components/schemas/${name}` });
-const orNull = (schema: Schema): Schema => ({ oneOf: [schema, { type: 'null' }] });
-
-/** Every property is there in each answer; more may come. */
-const object = (properties: Readonly<Record<string, Schema>>): Schema => ({
-  type: 'object',
-  required: Object.keys(properties),
-  properties,
-});
+import { listOf, nullable, number, object, orNull, ref, severity, text, type Schema } from './schema-words';
+import { TakeReport } from './take-schema';
 
 const verdict: Schema = { enum: ['clean', 'faulty', 'silent', 'unsafe'] };
-const severity: Schema = { enum: ['danger', 'blocks', 'spoils', 'note'] };
 const edit: Schema = object({ kind: text });
 
 const Arrival = object({
@@ -46,7 +32,15 @@ const Finding = object({
   says: text,
   because: nullable('integer'),
   fixes: listOf(
-    object({ says: text, edit, owned: { type: 'boolean' }, cost: number, verdict, outcome: text }),
+    object({
+      says: text,
+      edit,
+      then: listOf(edit),
+      owned: { type: 'boolean' },
+      cost: number,
+      verdict,
+      outcome: text,
+    }),
   ),
   fixesCut: { enum: ['time', null] },
   whyNone: nullable('string'),
@@ -272,63 +266,8 @@ const Route = object({
   rig: ref('Rig'),
 });
 
-const perChannel = listOf(nullable('number'));
-const TakeReport = object({
-  sampleRate: number,
-  channels: number,
-  durationSeconds: number,
-  integratedLufs: nullable('number'),
-  loudnessRangeLu: number,
-  momentaryMaxLufs: nullable('number'),
-  shortTermMaxLufs: nullable('number'),
-  truePeakDbtp: perChannel,
-  samplePeakDbfs: perChannel,
-  rmsDbfs: perChannel,
-  dcOffset: listOf(number),
-  activeDbfs: nullable('number'),
-  noiseFloorDbfs: nullable('number'),
-  snrDb: nullable('number'),
-  clipping: object({ count: number, ceilingDbfs: nullable('number') }),
-  hum: orNull(
-    object({
-      fundamentalHz: { enum: [50, 60] },
-      levelDbfs: number,
-      kind: { enum: ['hum', 'buzz'] },
-      lines: listOf(object({ hertz: number, levelDbfs: number })),
-    }),
-  ),
-  whine: orNull(object({ hertz: number, levelDbfs: number })),
-  band: orNull(object({ lowHz: number, highHz: number })),
-  image: object({
-    kind: { enum: ['mono', 'dual-mono', 'stereo', 'left-only', 'right-only', 'inverted'] },
-    correlation: nullable('number'),
-    leftOverRightDb: nullable('number'),
-    delayMs: nullable('number'),
-  }),
-  echo: orNull(object({ delayMs: number, levelDb: number })),
-  dropouts: listOf(object({ atSeconds: number, lengthMs: number })),
-  clicks: listOf(number),
-  thumps: listOf(number),
-  roomSeconds: nullable('number'),
-  rumbleDbfs: nullable('number'),
-  noiseRiseDb: nullable('number'),
-  gainStep: orNull(object({ atSeconds: number, db: number })),
-  firstRateHz: nullable('number'),
-  mended: listOf({ enum: ['length', 'cut-short'] }),
-  findings: listOf(
-    object({
-      code: text,
-      severity,
-      values: listOf(object({ name: text, value: nullable('number'), unit: text })),
-      limit: { type: ['object', 'null'] },
-      source: object({ kind: text, text }),
-      atSeconds: listOf(number),
-      title: text,
-      says: text,
-    }),
-  ),
-  says: listOf(text),
-});
+/** What was passed over or put right in the document. */
+const warned = { warnings: listOf(object({ code: text, at: text, says: text })) };
 
 const found = { findings: listOf(ref('Finding')), wayOut: orNull(ref('WayOut')), whyNot: nullable('string') };
 
@@ -340,6 +279,7 @@ export const REPORT_SCHEMAS: Readonly<Record<string, Schema>> = {
   Item,
   Route,
   CheckReport: object({
+    ...warned,
     rig: text,
     verdict,
     arrives: listOf(ref('Arrival')),
@@ -354,6 +294,7 @@ export const REPORT_SCHEMAS: Readonly<Record<string, Schema>> = {
   LevelWay,
   GainPlan: object(gains),
   LevelsReport: object({
+    ...warned,
     rig: text,
     ways: listOf(ref('LevelWay')),
     plan: ref('GainPlan'),
@@ -378,6 +319,7 @@ export const REPORT_SCHEMAS: Readonly<Record<string, Schema>> = {
   Supply,
   Earth,
   PowerReport: object({
+    ...warned,
     rig: text,
     verdict,
     answers: listOf(
@@ -392,10 +334,11 @@ export const REPORT_SCHEMAS: Readonly<Record<string, Schema>> = {
     order: listOf(object({ is: text, says: text })),
     cautions: listOf(text),
   }),
-  ReturnsReport: object({ rig: text, ...returns }),
+  ReturnsReport: object({ ...warned, rig: text, ...returns }),
   TakeReport,
-  FixesReport: object({ rig: text, verdict, ...found }),
+  FixesReport: object({ ...warned, rig: text, verdict, ...found }),
   PlanReport: object({
+    ...warned,
     routes: listOf(ref('Route')),
     hindrances: listOf(object({ wish: text, others: listOf(text), says: text, route: ref('Route') })),
     searched: { type: 'integer' },

@@ -1,7 +1,7 @@
 import Dexie, { type Transaction } from 'dexie';
 import type { Rig } from '../core/rig';
 import type { EditRecord } from './records';
-import { loadDiffer, stepBetween } from './history';
+import { loadWalker } from './history';
 
 /** A rig with its history as versions 1 to 3 stored them: whole documents, oldest first; of what was undone the next first. */
 interface OldRecord {
@@ -19,14 +19,14 @@ const isOld = (record: unknown): record is OldRecord => {
 
 /** Version 4: histories become steps in a table of their own. A record that is no such thing stays as it is. */
 export async function migrateHistories(transaction: Transaction): Promise<void> {
-  const differ = await Dexie.waitFor(loadDiffer());
+  const walker = await Dexie.waitFor(loadWalker());
   const records: unknown[] = await transaction.table('rigs').toArray();
   for (const record of records) {
     if (!isOld(record)) continue;
     const { past, future, doc, ...rest } = record;
     const states = [...past, doc, ...future];
     const steps = states.slice(1).map((after, index): EditRecord => {
-      const delta = stepBetween(differ, states[index] ?? after, after);
+      const delta = walker.between(states[index] ?? after, after);
       return { rig: record.id, n: index + 1, delta };
     });
     await transaction.table('edits').bulkPut(steps);

@@ -1,4 +1,3 @@
-import type { DiffPatcher } from 'jsondiffpatch';
 import {
   applyEdit,
   copyName,
@@ -11,7 +10,7 @@ import {
 import type { Part } from '../core/parts';
 import { database } from './database';
 import type { EditRecord, RigRecord } from './records';
-import { loadDiffer, stepBack, stepBetween, stepForward } from './history';
+import { loadWalker, type Walker } from './history';
 import { isPart } from './stored';
 
 /** How many states can be undone. */
@@ -22,6 +21,17 @@ export class RigGone extends Error {
   override readonly name = 'RigGone';
   constructor(readonly rig: string) {
     super(`rig "${rig}" is deleted`);
+  }
+}
+
+/** A step of a rig's history is damaged: it cannot be walked, and nothing was changed. */
+export class StepDamaged extends Error {
+  override readonly name = 'StepDamaged';
+  constructor(
+    readonly rig: string,
+    readonly n: number,
+  ) {
+    super(`step ${n} of the history of rig "${rig}" is damaged`);
   }
 }
 
@@ -48,13 +58,13 @@ type Stored = Omit<RigRecord, 'updatedAt'>;
 /** Changes a stored rig in one transaction, so that two tabs never overwrite one another's edit. Rejects with `RigGone`. */
 async function change(
   id: string,
-  next: (current: RigRecord, differ: DiffPatcher) => Promise<Stored | undefined> | Stored | undefined,
+  next: (current: RigRecord, walker: Walker) => Promise<Stored | undefined> | Stored | undefined,
 ): Promise<void> {
-  const differ = await loadDiffer();
+  const walker = await loadWalker();
   await database.transaction('rw', database.rigs, database.edits, database.ownParts, async () => {
     const current = await database.rigs.get(id);
     if (!current) throw new RigGone(id);
-    const changed = await next(current, differ);
+    const changed = await next(current, walker);
     if (changed) await database.rigs.put({ ...changed, updatedAt: await stamp() });
   });
 }
@@ -86,9 +96,9 @@ export const edited = (rig: Rig, edits: Edits, own: readonly Part[]): Rig => {
 
 /** Applies edits to the rig as it now stands; what changes nothing leaves no trace in the history. */
 export const editRig = (id: string, edits: Edits): Promise<void> =>
-  change(id, async (current, differ) => {
+  change(id, async (current, walker) => {
     const doc = edited(current.doc, edits, (await database.ownParts.toArray()).filter(isPart));
-    const delta = doc === current.doc ? undefined : stepBetween(differ, current.doc, doc);
+    const delta = doc === current.doc ? undefined : walker.between(current.doc, doc);
     if (delta === undefined) return undefined;
     const n = current.cursor + 1;
     const oldest = Math.max(current.oldest, n - DEEPEST_HISTORY);
@@ -99,21 +109,35 @@ export const editRig = (id: string, edits: Edits): Promise<void> =>
     return { ...current, doc, cursor: n, oldest, newest: n };
   });
 
-export const undoRig = (id: string): Promise<void> =>
-  change(id, async (current, differ) => {
-    if (current.cursor <= current.oldest) return undefined;
-    const step = await database.edits.get([id, current.cursor]);
-    const doc = step && stepBack(differ, current.doc, step.delta);
-    return doc && { ...current, doc, cursor: current.cursor - 1 };
-  });
+/** Walks to the next step that is kept, one that was left out is passed by. Rejects with `StepDamaged`. */
+async function walked(
+  current: RigRecord,
+  walker: Walker,
+  way: 'back' | 'forward',
+): Promise<Stored | undefined> {
+  const [from, to] =
+    way === 'back' ? [current.oldest + 1, current.cursor] : [current.cursor + 1, current.newest];
+  if (from > to) return undefined;
+  const kept = database.edits.where('[rig+n]').between([current.id, from], [current.id, to], true, true);
+  const step = await (way === 'back' ? kept.last() : kept.first());
+  if (!step) return { ...current, cursor: way === 'back' ? current.oldest : current.newest };
+  const doc = walker.walk(current.doc, step.delta, way);
+  if (!doc) throw new StepDamaged(current.id, step.n);
+  return { ...current, doc, cursor: way === 'back' ? step.n - 1 : step.n };
+}
 
+/** Takes the last edit back. Rejects with `StepDamaged` where its step cannot be walked. */
+export const undoRig = (id: string): Promise<void> =>
+  change(id, (current, walker) => walked(current, walker, 'back'));
+
+/** Does again what was taken back. Rejects with `StepDamaged`. */
 export const redoRig = (id: string): Promise<void> =>
-  change(id, async (current, differ) => {
-    if (current.cursor >= current.newest) return undefined;
-    const step = await database.edits.get([id, current.cursor + 1]);
-    const doc = step && stepForward(differ, current.doc, step.delta);
-    return doc && { ...current, doc, cursor: current.cursor + 1 };
-  });
+  change(id, (current, walker) => walked(current, walker, 'forward'));
+
+/** Leaves a step out of a history: what it did stays as it is, and those before and behind it can be walked. */
+export async function leaveStepOut(id: string, n: number): Promise<void> {
+  await database.edits.delete([id, n]);
+}
 
 export const canUndo = ({ cursor, oldest }: RigRecord): boolean => cursor > oldest;
 export const canRedo = ({ cursor, newest }: RigRecord): boolean => cursor < newest;

@@ -13,12 +13,15 @@ import {
   deleteRig,
   duplicateRig,
   editRig,
+  leaveStepOut,
   redoRig,
   restoreRig,
   RigGone,
+  StepDamaged,
   undoRig,
 } from './rigs';
 import { STARTER } from './starter';
+import { isTake } from './stored';
 import { sayStoreTrouble } from './trouble';
 
 const stored = async (id: string) => (await database.rigs.get(id))!;
@@ -200,5 +203,51 @@ describe('trouble with the store', () => {
     const closed = Object.assign(new Error('x'), { name: 'DatabaseClosedError' });
     expect(sayStoreTrouble(closed)).toContain('Another tab has opened a newer Symplex');
     expect(sayStoreTrouble(new Error('odd'))).toBe('The change was not kept: odd.');
+  });
+});
+
+describe('a damaged step of a history', () => {
+  const STEPS: readonly (readonly [string, unknown])[] = [
+    ['a word where a step is', 'torn'],
+    ['a number', 7],
+    ['nothing at all', null],
+    ['a list', [1, 2, 3, 4]],
+    ['a step into a list that is none', { parts: { _t: 'a', 0: 'torn' } }],
+    ['a step that gives no rig', { parts: ['gone', STARTER.parts] }],
+  ];
+  it.each(STEPS)('%s is named, changes nothing, and can be left out', async (_, delta) => {
+    const id = await addRig(STARTER);
+    await editRig(id, { kind: 'note', text: 'first' });
+    await editRig(id, set('high'));
+    const before = await stored(id);
+    await database.edits.put({ rig: id, n: 2, delta });
+    await expect(undoRig(id)).rejects.toThrow(StepDamaged);
+    await expect(undoRig(id)).rejects.toMatchObject({ rig: id, n: 2 });
+    expect(await stored(id)).toEqual(before);
+    await leaveStepOut(id, 2);
+    await undoRig(id);
+    const { doc, cursor } = await stored(id);
+    expect(doc.note).toBe(STARTER.note);
+    expect(cursor).toBe(0);
+    expect(checkRig(doc).ok).toBe(true);
+    await redoRig(id);
+    expect((await stored(id)).doc.note).toBe('first');
+  });
+});
+
+describe('takes as they are stored', () => {
+  const take = { id: 't', name: 'Quay', at: 1, origin: 'file', sampleRate: 48_000, channels: 2, bytes: 0 };
+  it('a whole one is shown, a damaged one left out of the list', () => {
+    expect(isTake(take)).toBe(true);
+    const torn = [
+      { name: 4 },
+      { at: 'noon' },
+      { measures: 'torn' },
+      { measures: {} },
+      { origin: 'x' },
+      { stretches: 5 },
+    ];
+    for (const change of torn) expect(isTake({ ...take, ...change })).toBe(false);
+    expect(isTake(null)).toBe(false);
   });
 });

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { explain, featuresOf, predict, sideAt } from '../core/diagnosis';
+import { explain, featuresOf, standInPlan, sideAt } from '../core/diagnosis';
 import { allFacts } from '../core/engine';
 import { wavFeed, wavHead, weave16 } from '../core/signal/files';
 import { measuring, type Piece } from '../core/signal/measure';
@@ -83,14 +83,13 @@ const listener: TakeProtocol = {
   explain: (rig, recorder, measures) => explain(rig, recorder, featuresOf(measures)),
   simulate(rig, recorder, seed, steps) {
     const [facts] = allFacts(rig);
-    const features = predict(facts, recorder);
-    const plan = { ...features, hertz: rig.surroundings.mains?.hertz ?? 50 };
+    const plan = standInPlan(rig, recorder);
     return wavBlob(
       steps
         ? guidedStandIn(
             plan,
             steps.map((step) => ({ ...step, ...sideAt(facts.arrivals, recorder, step.part) })),
-            features.ownMicrophone === true,
+            plan.ownMicrophone === true,
             seed,
           )
         : standIn(plan, seed),

@@ -2,18 +2,25 @@ import type { Facts } from '../engine';
 import type { Arrival } from '../engine/flow';
 import { settingOf, type LaidPart } from '../rig';
 import { check, type Found } from './check';
+import type { Finding } from './finding';
 import { inputOf } from './input-of';
+import { FAINTEST } from './levels';
 import { FAINT } from './origins';
 import { leadsToRecorder, reachesSense, sensesOf } from './stages';
 
-/** Peaks under this that no knob brings up are no recording that anybody wants, dBFS. A limit of our own: 30 dB under the usual target. */
-export const FAINTEST = -42;
+/** A knob with the gain that is left in it, dB. */
+interface Left {
+  readonly part: string;
+  readonly setting: string;
+  readonly gain: number;
+}
 
-/** What the knobs of a part on the way could still add, dB. */
-const left = (laid: LaidPart, knobs: ReadonlySet<string>): number =>
-  (laid.part.settings ?? []).reduce(
-    (sum, s) => (s.kind === 'knob' && knobs.has(s.id) ? sum + s.to - Number(settingOf(laid, s.id)) : sum),
-    0,
+/** What the knobs of a part on the way could still add. */
+const left = (laid: LaidPart, knobs: ReadonlySet<string>): Left[] =>
+  (laid.part.settings ?? []).flatMap((s) =>
+    s.kind === 'knob' && knobs.has(s.id)
+      ? [{ part: laid.placed.id, setting: s.id, gain: s.to - Number(settingOf(laid, s.id)) }]
+      : [],
   );
 
 /** Knobs of a part that stand in the gain of its stages between a source and a recorder, or of its converter. */
@@ -35,34 +42,37 @@ function knobsOnTheWay(facts: Facts, laid: LaidPart, arrival: Arrival): Set<stri
   return new Set(gains.flatMap((gain) => (typeof gain === 'object' && 'knob' in gain ? [gain.knob] : [])));
 }
 
-/** A source that stands out of the noise and is far too low all the same, with no gain left: a microphone in a line socket. */
+/** A source that is far too low, be it by a knob that nobody has turned up or because no knob could: a microphone in a line socket. */
 export const faint = check({
   code: 'faint',
   means:
-    'The source stands out of the noise and is so low that no recording of it is wanted, and no knob on the way brings it up: a microphone in a line socket, as a rule.',
+    'The source is recorded so low that no recording of it is wanted: gain is left to be turned up, or there is none, as with a microphone in a line socket.',
   severity: ['spoils'],
   origin: FAINT,
-  limit: `Peaks at least ${FAINTEST} dBFS with every knob on the way turned up (our own limit).`,
-  cures: ['switch', 'plug', 'link', 'gain'],
+  limit: `Peaks at least ${FAINTEST} dBFS (our own limit).`,
+  cures: ['gain', 'switch', 'plug', 'link'],
   find: (facts) =>
     facts.arrivals.flatMap((arrival): Found[] => {
       if (arrival.state !== 'recorded' || arrival.peak >= FAINTEST) return [];
-      const more = [...facts.laid.values()].reduce(
-        (sum, laid) => sum + left(laid, knobsOnTheWay(facts, laid, arrival)),
-        0,
+      const knobs = [...facts.laid.values()].flatMap((laid) =>
+        left(laid, knobsOnTheWay(facts, laid, arrival)),
       );
-      if (arrival.peak + more >= FAINTEST) return [];
+      const most = knobs.toSorted((a, b) => b.gain - a.gain).find(({ gain }) => gain > 0);
       return [
         {
-          where: { part: arrival.recorder },
+          where: { part: most?.part ?? arrival.recorder },
           source: arrival.source,
           recorder: arrival.recorder,
+          ...(most && { setting: most.setting }),
           values: [
             { name: 'peaks', value: arrival.peak, unit: 'dBFS' },
-            { name: 'gain left', value: more, unit: 'dB' },
+            { name: 'gain left', value: knobs.reduce((sum, { gain }) => sum + gain, 0), unit: 'dB' },
           ],
           limit: { value: FAINTEST, unit: 'dBFS', is: 'at least' },
         },
       ];
     }),
 });
+
+/** Whether a finding says that something is too low. */
+export const isTooLow = ({ code }: Pick<Finding, 'code'>): boolean => code === faint.code;

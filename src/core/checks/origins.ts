@@ -58,7 +58,7 @@ export const HEADROOM: Origin = {
 };
 export const FAINT: Origin = {
   kind: 'our own',
-  text: 'our own limit, 30 dB under the usual target of −12 dBFS',
+  text: 'our own limit, 18 dB under the usual target of −12 dBFS',
 };
 export const HISSING: Origin = {
   kind: 'our own',

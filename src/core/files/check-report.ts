@@ -11,7 +11,8 @@ import type { Arrival, Chain, Stage } from '../engine/flow';
 import { analyse, type Analysis, type NetReport, type Outcome, type Verdict } from '../judge';
 import type { Rig, RigEdit } from '../rig';
 import { sayArrival, sayOutcome } from '../words/say-arrival';
-import { sayEdit } from '../words/say-edit';
+import { editsOf } from '../search/fixes/fix';
+import { sayEdits } from '../words/say-edit';
 import { sayReason, sayTitle } from '../words/say-finding';
 import { sayWhyNone } from '../words/say-way-out';
 import { plain } from '../words/sentence';
@@ -51,6 +52,8 @@ export interface StageReport {
 export interface FixReport {
   readonly says: string;
   readonly edit: RigEdit;
+  /** Knobs to turn with it. */
+  readonly then: readonly RigEdit[];
   readonly owned: boolean;
   readonly cost: number;
   readonly verdict: Verdict;
@@ -139,8 +142,9 @@ export function arrivalReport(rig: Rig, analysis: Analysis, arrival: Arrival): A
 function fixReport(rig: Rig, fix: Fix, finding: Finding): FixReport {
   const outcome: Outcome = fix.outcome;
   return {
-    says: sayEdit(rig, fix.edit),
+    says: sayEdits(rig, editsOf(fix)),
     edit: fix.edit,
+    then: fix.then ?? [],
     owned: fix.owned,
     cost: fix.cost,
     verdict: outcome.verdict,

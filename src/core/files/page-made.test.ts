@@ -94,7 +94,7 @@ describe('what the page can make', () => {
         for (const one of drawn) rig = applyEdit(rig, editOf(rig, one));
         const made = withUsedParts(rig);
         const read = readRig(writeRig(made));
-        expect(read).toEqual({ ok: true, rig: JSON.parse(JSON.stringify(made)) });
+        expect(read).toEqual({ ok: true, rig: JSON.parse(JSON.stringify(made)), warnings: [] });
       }),
       { seed: 20261125, numRuns: 300 },
     );

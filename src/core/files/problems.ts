@@ -17,7 +17,14 @@ export type ReadProblem =
   | { readonly code: 'unknown-app'; readonly at: string; readonly value: string }
   | { readonly code: 'not-in-rig'; readonly at: string; readonly value: string }
   | { readonly code: 'id-twice'; readonly at: string; readonly value: string }
-  | { readonly code: 'port-twice'; readonly at: string; readonly value: string };
+  | { readonly code: 'port-twice'; readonly at: string; readonly value: string }
+  | {
+      readonly code: 'no-plug-and-jack';
+      readonly at: string;
+      readonly value: string;
+      readonly gender: 'plug' | 'jack';
+    }
+  | { readonly code: 'only-a-link'; readonly at: string; readonly value: string; readonly part: string };
 
 /** One sentence that names the place and the value. */
 export function sayProblem(problem: ReadProblem): string {
@@ -48,5 +55,9 @@ export function sayProblem(problem: ReadProblem): string {
       return `${problem.at} is ${problem.value}; that id is taken already.`;
     case 'port-twice':
       return `${problem.at} is ${problem.value}; another joint holds that port already.`;
+    case 'no-plug-and-jack':
+      return `${problem.at} is ${problem.value}, both of whose ends are ${problem.gender}s; a joint is of a plug in a jack.`;
+    case 'only-a-link':
+      return `${problem.at} is ${problem.value}, a "${problem.part}"; a lead or adapter neither sounds nor records.`;
   }
 }

@@ -2,10 +2,13 @@ import { LARGEST_RIG_BYTES } from './write-rig';
 import { malformedBy, oneLine, quoteValue } from '../schema';
 import type { RouteRequest } from '../search/route/request';
 import { firstRequestProblem, type RequestProblem } from '../search/route/request-problems';
+import REQUEST_SCHEMA from './request-schema.json';
+import { unknownFields } from './unknown-fields';
+import type { ReadWarning } from './warnings';
 import validate from './validate-request.generated.mjs';
 
 export type RequestResult =
-  | { readonly ok: true; readonly request: RouteRequest }
+  | { readonly ok: true; readonly request: RouteRequest; readonly warnings: readonly ReadWarning[] }
   | { readonly ok: false; readonly problem: RequestProblem };
 
 const malformed = (at: string, value: unknown, expected: string): RequestResult => ({
@@ -21,7 +24,9 @@ export function checkRequest(document: unknown): RequestResult {
   }
   const request = document as RouteRequest;
   const problem = firstRequestProblem(request);
-  return problem ? { ok: false, problem } : { ok: true, request };
+  return problem
+    ? { ok: false, problem }
+    : { ok: true, request, warnings: unknownFields(document, REQUEST_SCHEMA) };
 }
 
 /** Reads a request file. Never throws. */

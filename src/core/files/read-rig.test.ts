@@ -32,7 +32,7 @@ const messageOf = (document: unknown): string => messageFor(JSON.stringify(docum
 describe('reading a rig file', () => {
   it('takes a good one and writes it back the same', () => {
     const result = readRig(writeRig(good()));
-    expect(result).toEqual({ ok: true, rig: good() });
+    expect(result).toEqual({ ok: true, rig: good(), warnings: [] });
   });
 
   it.each([

@@ -1,8 +1,12 @@
+import { portOf } from '../rig/lookup';
 import { malformedBy, oneLine, quoteValue } from '../schema';
 import type { ReadProblem } from './problems';
 import { firstReferenceProblem } from './references';
 import { RIG_FORMAT, RIG_VERSION } from '../rig/format';
 import type { Rig } from '../rig/types.generated';
+import RIG_SCHEMA from './rig-schema.json';
+import { unknownFields } from './unknown-fields';
+import type { ReadWarning } from './warnings';
 import { LARGEST_RIG_BYTES } from './write-rig';
 import validate from './validate-rig.generated.mjs';
 
@@ -10,7 +14,8 @@ import validate from './validate-rig.generated.mjs';
 export const DEEPEST_NESTING = 32;
 
 export type ReadResult =
-  { readonly ok: true; readonly rig: Rig } | { readonly ok: false; readonly problem: ReadProblem };
+  | { readonly ok: true; readonly rig: Rig; readonly warnings: readonly ReadWarning[] }
+  | { readonly ok: false; readonly problem: ReadProblem };
 
 const refuse = (problem: ReadProblem): ReadResult => ({ ok: false, problem });
 
@@ -26,7 +31,19 @@ function nestsTooDeep(document: object): boolean {
   return false;
 }
 
-/** Checks an already parsed document; the same object comes back, unknown fields and all. */
+/** Joints whose plug stands where the jack should, and the other way round, with both in their places; any other rig as it is. */
+function rolesPutRight(rig: Rig): { rig: Rig; warnings: ReadWarning[] } {
+  const warnings: ReadWarning[] = [];
+  const joints = rig.joints.map((joint, index) => {
+    const [plug, jack] = [portOf(rig, joint.plug), portOf(rig, joint.jack)];
+    if (plug?.gender !== 'jack' || jack?.gender !== 'plug') return joint;
+    warnings.push({ code: 'roles-exchanged', at: `/joints/${index}`, joint: joint.id });
+    return { ...joint, plug: joint.jack, jack: joint.plug };
+  });
+  return { rig: warnings.length > 0 ? { ...rig, joints } : rig, warnings };
+}
+
+/** Checks an already parsed document; the same object comes back, unknown fields and all, but for joints that had to be put right. */
 export function checkRig(document: unknown): ReadResult {
   if (typeof document !== 'object' || document === null || Array.isArray(document)) {
     return refuse({ code: 'malformed', at: '', value: quoteValue(document), expected: 'must be an object' });
@@ -43,9 +60,11 @@ export function checkRig(document: unknown): ReadResult {
     const { at, value, expected } = malformedBy(document, validate.errors);
     return refuse({ code: 'malformed', at, value: quoteValue(value), expected });
   }
-  const rig = document as unknown as Rig;
+  const read = document as unknown as Rig;
+  const { rig, warnings } = rolesPutRight(read);
   const problem = firstReferenceProblem(rig);
-  return problem ? refuse(problem) : { ok: true, rig };
+  if (problem) return refuse(problem);
+  return { ok: true, rig, warnings: [...unknownFields(document, RIG_SCHEMA), ...warnings] };
 }
 
 /** Reads a rig file. Never throws: whatever is wrong comes back as one problem with its place. */

@@ -1,7 +1,8 @@
+import { isPassiveLink } from '../parts';
 import { isOwnId } from '../parts/own-part';
 import { DEFAULT_APP, findApp } from '../apps';
 import { partProblems as problemsOfPart } from '../parts/model/part-problems';
-import { canChoose, canStand, partIn } from '../rig/lookup';
+import { canChoose, canStand, partIn, portOf } from '../rig/lookup';
 import { quoteValue } from '../schema';
 import type { ReadProblem } from './problems';
 import type { PlacedPart, PortRef, Rig } from '../rig/types.generated';
@@ -77,6 +78,10 @@ function* jointProblems(rig: Rig): Generator<ReadProblem> {
       }
       held.add(key);
     }
+    const [plug, jack] = [joint.plug, joint.jack].map((ref) => portOf(rig, ref));
+    if (plug && jack && plug.gender === jack.gender) {
+      yield { code: 'no-plug-and-jack', at, value: quoteValue(joint.id), gender: plug.gender };
+    }
   }
 }
 
@@ -84,9 +89,12 @@ function* purposeProblems(rig: Rig): Generator<ReadProblem> {
   const ids = new Set(rig.parts.map((placed) => placed.id));
   for (const list of ['sources', 'recorders'] as const) {
     for (const [index, id] of rig.purpose[list].entries()) {
-      if (!ids.has(id)) {
-        yield { code: 'not-in-rig', at: `/purpose/${list}/${index}`, value: quoteValue(id) };
-      }
+      const at = `/purpose/${list}/${index}`;
+      const placed = rig.parts.find((one) => one.id === id);
+      const part = placed && partIn(rig, placed.part);
+      if (!ids.has(id)) yield { code: 'not-in-rig', at, value: quoteValue(id) };
+      else if (part && isPassiveLink(part))
+        yield { code: 'only-a-link', at, value: quoteValue(id), part: part.id };
     }
   }
 }

@@ -152,7 +152,7 @@ describe('a combo socket takes one plug at a time', () => {
       joints: [...joints, ...rest],
       others: ['guitar'],
       apps: { phone: 'recorder-app' },
-      settings: { interface: { 'kind-1': 'instrument', 'kind-2': 'instrument', 'gain-2': 10, 'gain-1': 40 } },
+      settings: { interface: { 'kind-1': 'instrument', 'kind-2': 'instrument', 'gain-2': 10, 'gain-1': 50 } },
     });
   };
   it('a second plug in its other half does not go in, and is named', () => {

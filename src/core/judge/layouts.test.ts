@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { judge } from '../../../testing/judge';
+import { judge, tuned } from '../../../testing/judge';
 import type { RigSketch } from '../../../testing/lay-rig';
 
 /** Layouts of the trade, each with what a practitioner expects of it (common practice), written before the code. */
@@ -264,7 +264,7 @@ const CLEAN: readonly (readonly [string, RigSketch, channels: string])[] = [
 ];
 
 describe.each(CLEAN)('%s', (_, sketch, channels) => {
-  const found = judge(sketch);
+  const found = judge(sketch, tuned);
   it('is recorded, without a fault', () => {
     expect(found.findings.filter((f) => f.severity !== 'note').map((f) => f.code)).toEqual([]);
     expect(found.arrives.map((a) => a.state)).toEqual(found.arrives.map(() => 'recorded'));

@@ -21,14 +21,14 @@ const toRecorder = (mixer: string, knobs: Knobs = {}): RigSketch => ({
     'right.a mixer.main-right',
     'right.b recorder.line-right',
   ],
-  settings: { mixer: { 'gain-1': 50, ...knobs } },
+  settings: { mixer: { 'gain-1': 56, ...knobs } },
 });
 const peak = (sketch: RigSketch, recorder = 0) => judge(sketch).arrives[recorder]?.peak ?? NaN;
 
 describe('a channel of a mixer', () => {
   it('adds its gain and its fader in dB', () => {
     const base = peak(toRecorder('mixer-monitor-fx'));
-    expect(peak(toRecorder('mixer-monitor-fx', { 'gain-1': 44 })) - base).toBeCloseTo(-6, 6);
+    expect(peak(toRecorder('mixer-monitor-fx', { 'gain-1': 50 })) - base).toBeCloseTo(-6, 6);
     expect(peak(toRecorder('mixer-monitor-fx', { 'fader-mic-1': -10 })) - base).toBeCloseTo(-10, 6);
   });
   it('reaches both sides alike, 3 dB down by the pan law', () => {
@@ -38,7 +38,7 @@ describe('a channel of a mixer', () => {
   it('a balanced run keeps the whole voltage: hot against cold', () => {
     const [, input, output, received] = judge(toRecorder('mixer-monitor-fx')).chains[0]?.stages ?? [];
     // Half on each leg, both legs again at the balanced input, 75 Ω a leg into 10 kΩ: −0.1 dB.
-    expect((output?.level ?? 0) - (input?.level ?? 0)).toBeCloseTo(50 - 3 - 6.02, 2);
+    expect((output?.level ?? 0) - (input?.level ?? 0)).toBeCloseTo(56 - 3 - 6.02, 2);
     expect((received?.level ?? 0) - (output?.level ?? 0)).toBeCloseTo(6.02 - 0.13, 1);
   });
   it('panned hard over, it is on one side alone, 3 dB louder than in the middle', () => {

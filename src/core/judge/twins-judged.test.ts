@@ -54,6 +54,7 @@ const stream = (receiver: string, sides: string): RigSketch => ({
     'streamer.usb phone.port',
   ],
   settings: { receiver: { output: 'high' } },
+  voice: 'raised',
   apps: { phone: 'live-stream' },
   choices: { phone: { sides } },
 });

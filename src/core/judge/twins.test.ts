@@ -46,6 +46,8 @@ const voiceBox = (ears: boolean, settings: Record<string, string | number> = {})
   },
   joints: ['mic.out box.mic', 'box.plug phone.jack', ...(ears ? ['ears.plug box.phones'] : [])],
   settings: { box: { gain: 36, ...settings } },
+  voice: 'raised',
+  distances: { mic: 0.05 },
 });
 
 /** The same box behind a splitter, whose own socket holds the headphones or nothing. */
@@ -58,6 +60,8 @@ const voiceBoxForked = (ears: boolean): RigSketch => ({
     ...(ears ? ['ears.plug fork.phones'] : []),
   ],
   settings: voiceBox(ears).settings,
+  voice: 'raised',
+  distances: { mic: 0.05 },
   recorder: 'phone',
 });
 

@@ -1,4 +1,4 @@
-import { type Part } from '../parts';
+import { isPassiveLink, type Part } from '../parts';
 import { type AppId } from '../apps';
 import { excessOf, freshId, LIMITS } from './limits';
 import {
@@ -121,10 +121,16 @@ function exchange(placed: PlacedPart, part: Part): PlacedPart {
   return { ...rest, part: part.id, ...(Object.keys(kept).length > 0 && { settings: kept }) };
 }
 
+/** Whether a rig is there to record a part, or to record on it. */
+const isMeant = ({ purpose }: Rig, id: string): boolean =>
+  purpose.sources.includes(id) || purpose.recorders.includes(id);
+
 function swap(rig: Rig, edit: EditOf<'swap'>): Rig {
   const part = partIn(rig, edit.to);
-  if (!part) return rig;
   const joints = jointsOf(rig, edit.part);
+  const loops = joints.some(({ plug, jack }) => plug.part === jack.part);
+  if (!part || loops || new Set(edit.ports).size < edit.ports.length) return rig;
+  if (isPassiveLink(part) && isMeant(rig, edit.part)) return rig;
   const swapped = changePart(rig, edit.part, (placed) => exchange(placed, part));
   return {
     ...swapped,
@@ -264,7 +270,9 @@ function bridge(rig: Rig, { part, ports: [one, other], between: [a, b] }: EditOf
 }
 
 function mean(rig: Rig, edit: EditOf<'mean'>): Rig {
-  if (!rig.parts.some((p) => p.id === edit.part)) return rig;
+  const placed = rig.parts.find((p) => p.id === edit.part);
+  const part = placed && partIn(rig, placed.part);
+  if (!part || (edit.meant && isPassiveLink(part))) return rig;
   const others = rig.purpose[edit.as].filter((id) => id !== edit.part);
   return { ...rig, purpose: { ...rig.purpose, [edit.as]: edit.meant ? [...others, edit.part] : others } };
 }

@@ -19,7 +19,10 @@ function leadsIn(rig: Rig, placedId: string): readonly Kept[] | undefined {
 }
 
 function leadsOf(rig: Rig, placedId: string): readonly Kept[] | undefined {
-  const ends = jointsOf(rig, placedId).flatMap((joint) => endsOf(joint, placedId) ?? []);
+  const joints = jointsOf(rig, placedId);
+  // What is plugged into itself keeps its own sockets, and no other part has them.
+  if (joints.some(({ plug, jack }) => plug.part === jack.part)) return undefined;
+  const ends = joints.flatMap((joint) => endsOf(joint, placedId) ?? []);
   const leads = ends.flatMap(({ near, far }): Kept[] => {
     const [own, other] = [portOf(rig, near), portOf(rig, far)];
     return own && other ? [{ own, far: other }] : [];

@@ -1,4 +1,3 @@
-import type { Outcome } from '../judge';
 import type { PartSetting } from '../parts';
 
 /** What one thing more to buy, and one joint more to make, is worth in money. Ours, and the user's to change. */
@@ -35,19 +34,6 @@ export const PLAYED_FIRST = 25;
 export const FED_FOR_NOTHING = 30;
 /** A preamplifier leaves 60 to 70 dB between a microphone's peaks and its own noise, a line input 20 less. Typical. */
 export const CLEAR_OF_FIRST = 55;
-
-/** Peaks under this, dBFS, are low for whoever hears them live: practice wants them near −12. Ours. */
-const LOW = -30;
-
-/** What each dB weighs by which peaks are low. Ours. */
-export const LOW_DECIBEL = 8;
-
-/** By how much peaks of so many dBFS are low, dB. */
-export const lowBy = (peak: number): number => Math.max(0, LOW - peak);
-
-/** By how much the lowest peaks of what is recorded are low, whole dB. */
-export const lowness = ({ arrives }: Pick<Outcome, 'arrives'>): number =>
-  Math.max(...arrives.map(({ peak }) => lowBy(Math.round(peak))));
 
 /** Whether a knob stands far down without being shut. */
 export const isTouchy = (setting: PartSetting, value: unknown): boolean =>

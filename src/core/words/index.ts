@@ -5,7 +5,7 @@ export type { FindingWords } from './finding-words';
 export { FINDING_WORDS } from './say-finding';
 export { STATE_BADGE, sayArrival, sayLevel, sayOutcome } from './say-arrival';
 export { sayBracket, sayReason, sayTitle } from './say-finding';
-export { sayChoice, sayEdit } from './say-edit';
+export { sayChoice, sayEdit, sayEdits } from './say-edit';
 export type { Sentence } from './sentence';
 export { figure, plain } from './sentence';
 export { ROLE, capital, nameOf, noun, numberWord, peaksWord, withArticle } from './words';

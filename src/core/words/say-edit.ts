@@ -1,6 +1,7 @@
 import { DEFAULT_APP, findApp } from '../apps';
 import { isTurnable, type Part, type PartSetting } from '../parts';
 import {
+  applyEdit,
   endsOf,
   jointAt,
   partIn,
@@ -169,6 +170,18 @@ function sayMove(rig: Rig, { joint, from, to }: Extract<RigEdit, { kind: 'move' 
   return there && there.id !== joint
     ? `Exchange the plugs in the ${before} and the ${after} of ${inSentence(nameOf(rig, to.part))}`
     : `Move the plug to the ${after} of ${inSentence(nameOf(rig, to.part))}`;
+}
+
+/** What edits do that are done one after another. */
+export function sayEdits(rig: Rig, edits: readonly RigEdit[]): string {
+  let stands = rig;
+  return edits
+    .map((edit, index) => {
+      const says = sayEdit(stands, edit);
+      stands = applyEdit(stands, edit);
+      return index === 0 ? says : `then ${says.charAt(0).toLowerCase()}${says.slice(1)}`;
+    })
+    .join(', ');
 }
 
 /** What an edit does, as a verb. */

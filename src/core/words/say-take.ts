@@ -165,6 +165,8 @@ export function sayWavProblem(problem: WavProblem): string {
       return 'holds no samples';
     case 'encoding':
       return `is encoded in a way that is not read (format tag ${problem.tag}); PCM and float are`;
+    case 'beyond-scale':
+      return `holds a sample of ${problem.value}, where full scale is 1: whole numbers that are tagged as floats, as a rule`;
     default:
       return `says ${problem.value} for ${problem.name}, which is not read`;
   }

@@ -80,7 +80,7 @@ export function Bench({ record, gone }: { record: RigRecord; gone: boolean }) {
     const fix = first && {
       group: 'Fixes',
       says: `Apply the first fix: ${first.says}`,
-      run: () => edit(first.edit),
+      run: () => edit(first.edits),
     };
     return [
       ...historyCommands(record.doc),

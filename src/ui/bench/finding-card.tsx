@@ -25,7 +25,7 @@ export function FindingCard(props: {
   consequences: readonly Finding[];
   /** Why the proving broke off. */
   trouble: string | undefined;
-  edit: (change: RigEdit) => void;
+  edit: (change: RigEdit | readonly RigEdit[]) => void;
   /** What else is said of each fix. */
   beside?: (change: RigEdit) => string | undefined;
 }) {

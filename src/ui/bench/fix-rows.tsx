@@ -1,8 +1,9 @@
 'use client';
 import type { Finding } from '../../core/checks';
+import { editsOf } from '../../core/search/fixes/fix';
 import type { Fix } from '../../core/search/fixes';
 import type { Rig, RigEdit } from '../../core/rig';
-import { sayEdit, sayOutcome } from '../../core/words';
+import { sayEdits, sayOutcome } from '../../core/words';
 import { money } from '../shared/money';
 import { useCurrency } from '../shared/use-currency';
 
@@ -11,13 +12,14 @@ interface FixRowProps {
   readonly finding: Finding;
   readonly fix: Fix;
   readonly main: boolean;
-  readonly edit: (change: RigEdit) => void;
+  readonly edit: (change: RigEdit | readonly RigEdit[]) => void;
   /** What else is known of it. */
   readonly beside: string | undefined;
 }
 
 function FixRow({ rig, finding, fix, main, edit, beside }: FixRowProps) {
-  const says = sayEdit(rig, fix.edit);
+  const edits = editsOf(fix);
+  const says = sayEdits(rig, edits);
   const currency = useCurrency();
   const cost =
     fix.part === undefined
@@ -39,7 +41,7 @@ function FixRow({ rig, finding, fix, main, edit, beside }: FixRowProps) {
         type="button"
         className={`button ${main ? 'button-main' : ''}`}
         aria-label={`Apply: ${says}`}
-        onClick={() => edit(fix.edit)}
+        onClick={() => edit(edits)}
       >
         Apply
       </button>
@@ -52,7 +54,7 @@ export function FixRows(props: {
   rig: Rig;
   finding: Finding;
   fixes: readonly Fix[];
-  edit: (change: RigEdit) => void;
+  edit: (change: RigEdit | readonly RigEdit[]) => void;
   beside: ((change: RigEdit) => string | undefined) | undefined;
 }) {
   const { rig, finding, fixes, edit, beside } = props;

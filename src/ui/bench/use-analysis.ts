@@ -1,5 +1,6 @@
 'use client';
 import { startTransition, useEffect, useState } from 'react';
+import { editsOf } from '../../core/search/fixes/fix';
 import type { Drawer, Fixes } from '../../core/search/fixes';
 import type { WayOut } from '../../core/search/way-out';
 import type { Analysis } from '../../core/judge';
@@ -63,7 +64,7 @@ export interface FixesState {
   /** In the order of the analysis, as they are proved; shorter than the findings while that goes on. */
   readonly fixes: readonly Fixes[];
   /** The first of them in words. */
-  readonly first?: { readonly says: string; readonly edit: RigEdit };
+  readonly first?: { readonly says: string; readonly edits: readonly RigEdit[] };
   /** Steps after which the whole rig is clean, or why there are none; absent while they are sought, and where none are needed. */
   readonly out?: WayOut;
   /** Why it does not go on. */
@@ -73,8 +74,9 @@ export interface FixesState {
 /** The best of some fixes in words, which are fetched when there is one. */
 async function inWords(rig: Rig, { fixes: [best] }: Fixes): Promise<FixesState['first']> {
   if (!best) return undefined;
-  const { sayEdit } = await import('../../core/words/say-edit');
-  return { says: sayEdit(rig, best.edit), edit: best.edit };
+  const { sayEdits } = await import('../../core/words/say-edit');
+  const edits = editsOf(best);
+  return { says: sayEdits(rig, edits), edits };
 }
 
 export function useFixes(analysed: Analysed | undefined, drawer: Drawer): FixesState {

@@ -19,9 +19,9 @@ function saySteps(rig: Rig, steps: readonly WayStep[]): string[] {
 function useCostWords(): (step: WayStep) => string {
   const currency = useCurrency();
   return ({ cost }) => {
-    if (cost.part === undefined) return cost.last ? 'Not what you came with. ' : '';
+    if (cost.part === undefined) return cost.last ? 'Replaces gear that you brought. ' : '';
     const have = cost.owned ? 'In the drawer. ' : `To buy, about ${money(cost.price, currency)}. `;
-    return cost.last ? `Not what you came with. ${have}` : have;
+    return cost.last ? `Replaces gear that you brought. ${have}` : have;
   };
 }
 

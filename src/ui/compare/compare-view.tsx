@@ -4,7 +4,6 @@ import { compareRigs, sayArrival, sayLevel, sayTitle } from '../../core/words';
 import type { RigRecord } from '../../store/records';
 import { useAnalysis } from '../bench/use-analysis';
 import { SentenceView } from '../shared/sentence-view';
-import { isReadable } from '../bench/is-readable';
 import { useRigs } from '../shared/use-rigs';
 import { VERDICT_SIGN } from '../shared/verdict-sign';
 
@@ -91,8 +90,7 @@ function Differences({ one, other }: { one: RigRecord; other: RigRecord }) {
 
 /** Two rigs side by side: what arrives in each, and what differs. */
 export function CompareView() {
-  const stored = useRigs();
-  const rigs = stored?.filter(({ doc }) => isReadable(doc));
+  const rigs = useRigs();
   const router = useRouter();
   const asked = useSearchParams();
   if (!rigs) return <p className="text-soft p-6">Opening the rigs…</p>;

@@ -17,7 +17,6 @@ import { isOwnId } from '../../core/parts/own-part';
 import { NewOwnPart } from '../own/new-own-part';
 import { OwnPartDialog } from '../own/own-part-dialog';
 import { exportDrawer, importDrawer } from './drawer-files';
-import { isReadable } from '../bench/is-readable';
 import { DamagedParts } from './damaged-parts';
 import type { DrawerEntry } from './drawer-row';
 import { DrawerTable } from './drawer-table';
@@ -31,7 +30,7 @@ function entriesOf(
   rigs: ReturnType<typeof useRigs>,
 ): DrawerEntry[] {
   const byId = new Map(parts.map((part) => [part.id, part]));
-  const sound = (rigs ?? []).flatMap(({ doc }) => (isReadable(doc) ? [doc] : []));
+  const sound = (rigs ?? []).map(({ doc }) => doc);
   return (items ?? []).flatMap((item) => {
     const part = byId.get(item.part);
     const using = sound.filter((rig) => rig.parts.some((placed) => placed?.part === item.part));

@@ -1,7 +1,17 @@
 'use client';
 import { whyNot, withOwnParts, type Rig } from '../../core/rig';
 import type { Part } from '../../core/parts';
-import { addRig, edited, editRig, redoRig, RigGone, undoRig, type Edits } from '../../store/rigs';
+import {
+  addRig,
+  edited,
+  editRig,
+  leaveStepOut,
+  redoRig,
+  RigGone,
+  StepDamaged,
+  undoRig,
+  type Edits,
+} from '../../store/rigs';
 import { exportRig, keeping } from './report-trouble';
 import { toast } from './toast';
 import { showRig } from './use-rigs';
@@ -38,5 +48,22 @@ export function keepEdit(rig: Rig, edit: Edits, own: readonly Part[]): Promise<v
   return unlessGone(editRig(rig.id, edit), edited(rig, edit, own), 'Your change is not lost yet.');
 }
 
-export const undo = (rig: Rig): Promise<void> => unlessGone(undoRig(rig.id), rig, 'Nothing was undone.');
-export const redo = (rig: Rig): Promise<void> => unlessGone(redoRig(rig.id), rig, 'Nothing was redone.');
+/** Says that a step of the history is damaged, and offers to go on without it. */
+function offerLeavingOut({ rig, n }: StepDamaged, what: string, goOn: () => Promise<void>): void {
+  toast.error(`Step ${n} of this rig’s history is damaged. ${what}`, {
+    duration: Infinity,
+    action: { label: 'Leave it out', onClick: () => void leaveStepOut(rig, n).then(goOn) },
+  });
+}
+
+/** Walks the history of a rig one step; a damaged one is named and can be left out. */
+function walking(rig: Rig, walk: (id: string) => Promise<void>, what: string): Promise<void> {
+  const step = walk(rig.id).catch((error: unknown) => {
+    if (!(error instanceof StepDamaged)) throw error;
+    offerLeavingOut(error, what, () => walking(rig, walk, what));
+  });
+  return unlessGone(step, rig, what);
+}
+
+export const undo = (rig: Rig): Promise<void> => walking(rig, undoRig, 'Nothing was undone.');
+export const redo = (rig: Rig): Promise<void> => walking(rig, redoRig, 'Nothing was redone.');

@@ -1,4 +1,5 @@
 'use client';
+import Dexie from 'dexie';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
@@ -32,8 +33,12 @@ export function useRigNames(): readonly RigName[] | undefined {
   });
 }
 
-/** Every stored rig, documents and all, as it was stored. */
-export const useRigs = (): RigRecord[] | undefined => useLiveQuery(() => database.rigs.toArray());
+/** Every stored rig that is whole, documents and all; what was damaged is left where it is. */
+export const useRigs = (): RigRecord[] | undefined =>
+  useLiveQuery(async () => {
+    const { checkRig } = await Dexie.waitFor(import('../../core/files/read-rig'));
+    return (await database.rigs.toArray()).filter(({ doc }) => checkRig(doc).ok);
+  });
 
 const latest = async (): Promise<RigRecord | undefined> =>
   (await database.rigs.orderBy('updatedAt').last()) ?? (await database.rigs.toCollection().first());

@@ -3,7 +3,7 @@ import dynamic from 'next/dynamic';
 import { usePathname } from 'next/navigation';
 import { Suspense, useEffect, useState, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
-import { loadDiffer } from '../../store/history';
+import { loadWalker } from '../../store/history';
 import { openDemoOnce } from '../../store/demo';
 import { openStore, type StoreState } from '../../store/open';
 import { keeping } from '../shared/report-trouble';
@@ -24,7 +24,7 @@ function useStore(opensDemo: boolean): StoreState | undefined {
       if (opensDemo) await keeping(openDemoOnce());
       if (current) setState(opened);
       // At leisure, so that the first edit need not wait for it.
-      void loadDiffer();
+      void loadWalker();
     };
     void open();
     return () => {

@@ -8,7 +8,6 @@ import type { Rig } from '../../core/rig';
 import { FAULTY } from '../../core/signal/render/faulty';
 import { faultyStandIn, simulateTake } from '../../workers/takes';
 import type { TakeRecord } from '../../store/records';
-import { isReadable } from '../bench/is-readable';
 import { receiveDrops } from '../shared/dropped-file';
 import { sayThreadTrouble } from '../shared/thread-trouble';
 import { useRigs } from '../shared/use-rigs';
@@ -109,7 +108,7 @@ function RigChoice(props: {
 function useAsked() {
   const asked = useSearchParams();
   const router = useRouter();
-  const stored = useRigs()?.filter(({ doc }) => isReadable(doc));
+  const stored = useRigs();
   const named = asked.get('rig');
   const latest = [...(stored ?? [])].sort((a, b) => b.updatedAt - a.updatedAt)[0];
   const record = named === null ? latest : stored?.find(({ id }) => id === named);

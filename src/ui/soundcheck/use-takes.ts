@@ -2,7 +2,10 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { database } from '../../store/database';
 import type { TakeRecord } from '../../store/records';
+import { isTake } from '../../store/stored';
 
-/** Every kept take, the latest first; undefined until the store has answered. */
+/** Every kept take that is whole, the latest first; undefined until the store has answered. */
 export const useTakes = (): TakeRecord[] | undefined =>
-  useLiveQuery(() => database.takes.orderBy('at').reverse().toArray());
+  useLiveQuery(async () =>
+    ((await database.takes.orderBy('at').reverse().toArray()) as unknown[]).filter(isTake),
+  );

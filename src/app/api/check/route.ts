@@ -1,5 +1,9 @@
 import { answer } from '../../../server/answer';
+import { notAllowed } from '../../../server/refusals';
 
 export const dynamic = 'force-dynamic';
 
 export const POST = (request: Request): Promise<Response> => answer('check', request);
+
+const refused = notAllowed('POST');
+export { refused as DELETE, refused as GET, refused as PATCH, refused as PUT };

@@ -123,8 +123,8 @@ export const RECORDERS: readonly Part[] = [
     ],
     settings: [
       onOff('phantom', '48 V', 'off'),
-      knob('gain-1', 'Gain 1', 0, 50, 30),
-      knob('gain-2', 'Gain 2', 0, 50, 30),
+      knob('gain-1', 'Gain 1', 0, 60, 30),
+      knob('gain-2', 'Gain 2', 0, 60, 30),
       knob('phones', 'Headphones', -40, 0, 0),
       onOff('battery', 'Battery good', 'on'),
     ],

@@ -152,7 +152,7 @@ export const MOBILE_INTERFACES: readonly Part[] = [
     summary: 'microphone preamplifier with 48 V and a battery; headphone socket with the phone’s sound',
     price: 50,
     ports: [xlrIn('mic', 'XLR input'), phonesOut('trs-3.5'), headsetPlug],
-    settings: [onOff('phantom', '48 V', 'off'), knob('gain', 'Gain', 0, 40, 30), battery],
+    settings: [onOff('phantom', '48 V', 'off'), knob('gain', 'Gain', 0, 60, 30), battery],
     power: [{ setting: 'battery', is: 'on' }],
     battery: NINE_VOLTS,
     circuit: [
@@ -171,7 +171,7 @@ export const MOBILE_INTERFACES: readonly Part[] = [
     summary: 'XLR with 48 V from its battery; a level knob; noticed with or without headphones',
     price: 60,
     ports: [xlrIn('mic', 'XLR input'), phonesOut('trs-3.5'), headsetPlug],
-    settings: [onOff('phantom', '48 V', 'off'), knob('gain', 'Gain', 0, 50, 36), battery],
+    settings: [onOff('phantom', '48 V', 'off'), knob('gain', 'Gain', 0, 60, 36), battery],
     power: [{ setting: 'battery', is: 'on' }],
     battery: NINE_VOLTS,
     circuit: [

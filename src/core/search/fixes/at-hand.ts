@@ -19,6 +19,7 @@ import {
   type RigEdit,
   type SettingValue,
 } from '../../rig';
+import { breaks } from './states';
 
 /** A free plug in a free socket between what a source and a recorder hang on; of sockets that are alike one. */
 export function gapsClosed(rig: Rig, { source, recorder }: Finding): RigEdit[] {
@@ -42,7 +43,8 @@ function knobPlaces(setting: Extract<PartSetting, { kind: 'knob' }>, stands: num
   const wide = (setting.to - setting.from) / KNOB_TRIALS;
   const step = Math.max(1, Math.round(wide / setting.step)) * setting.step;
   const count = Math.floor((setting.to - setting.from) / step) + 1;
-  return Array.from({ length: count }, (_, index) => setting.from + index * step)
+  const places = Array.from({ length: count }, (_, index) => setting.from + index * step);
+  return [...new Set([...places, setting.to])]
     .filter((place) => place !== stands)
     .sort((x, y) => Math.abs(x - stands) - Math.abs(y - stands));
 }
@@ -87,13 +89,15 @@ export function choices(laid: LaidPart): RigEdit[] {
   );
 }
 
-/** Every other place of the switches of a part. */
+/** Every other place of the switches of a part in which it works. */
 export function settings(laid: LaidPart, isWanted: (id: string) => boolean = () => true): RigEdit[] {
   return (laid.part.settings ?? [])
     .filter((setting) => isWanted(setting.id) && !standIns(laid.part).has(setting.id))
     .flatMap((setting) =>
       optionsOf(setting)
-        .filter((option) => option !== settingOf(laid, setting.id))
+        .filter(
+          (option) => option !== settingOf(laid, setting.id) && !breaks(laid, setting.id, String(option)),
+        )
         .map((option) => ({ kind: 'set', part: laid.placed.id, setting: setting.id, option }) as const),
     );
 }

@@ -12,28 +12,16 @@ import {
 import { allFacts, factsInTurn, type Facts, type FactsInTurn } from '../../engine';
 import { bareOutcomeFrom, outcomeOf, verdictOf, verdictRank, type Outcome } from '../../judge';
 import { applyEdit, partOf, type Rig, type RigEdit } from '../../rig';
+import { gainEdits } from '../settings/gains';
 import { TARGET_PEAK } from '../settings/targets';
 import type { Drawer } from '../drawer';
 import type { KnobTrial } from './at-hand';
 import { candidatesFor } from './candidates';
 import { cutsCharge } from './charged';
 import { costOfEdit } from './edit-cost';
+import { editsOf, type Fix } from './fix';
+import { comesTooLow, keepsPurpose } from './keeps-purpose';
 import { roomsHeard, silencesRoom } from './silenced';
-
-/** An edit that the pipeline has proved: the finding goes, and nothing as bad comes. */
-export interface Fix {
-  readonly edit: RigEdit;
-  /** The catalogue part that it needs, if any, and whether the drawer has one to spare. */
-  readonly part?: string;
-  readonly owned: boolean;
-  /** Typical price of what must be bought. */
-  readonly cost: number;
-  /** Price and bother: by what it is chosen. */
-  readonly weight: number;
-  readonly outcome: Outcome;
-  /** How many loudspeakers then play something. */
-  readonly rooms: number;
-}
 
 /** What was proved, best first, and why not everything was tried; it was where that is absent. */
 export interface Fixes {
@@ -60,12 +48,13 @@ const isRevealed = (cured: Finding, fresh: Finding): boolean =>
   fresh.setting !== undefined &&
   fresh.severity !== 'danger';
 
-/** The edited rig lost the finding, or one way of what was found both ways, and gained none that weighs as much but what was hidden by it. */
+/** The edited rig lost the finding, or one way of what was found both ways, gained none that weighs as much but what was hidden by it, and does what it is for. */
 export function cures(before: Outcome, after: Outcome, finding: Finding): boolean {
   const found = after.findings.flatMap(facesOf);
   const stays = (face: Finding) => found.some((f) => findingKey(f) === findingKey(face) || isLike(f, face));
   if (facesOf(finding).every(stays)) return false;
   if (verdictRank(after.verdict) > verdictRank(before.verdict)) return false;
+  if (!keepsPurpose(before, after, finding)) return false;
   const known = keysOf(before);
   const fresh = found.filter((f) => !known.has(findingKey(f)));
   return fresh.every(
@@ -73,7 +62,7 @@ export function cures(before: Outcome, after: Outcome, finding: Finding): boolea
   );
 }
 
-function priced(rig: Rig, edit: RigEdit, drawer: Drawer): Omit<Fix, 'outcome' | 'rooms'> {
+function priced(rig: Rig, edit: RigEdit, drawer: Drawer): Omit<Fix, 'outcome' | 'rooms' | 'then'> {
   const { part, owned, price, weight } = costOfEdit(rig, edit, drawer);
   return { edit, ...(part !== undefined && { part }), owned, cost: price, weight };
 }
@@ -95,10 +84,10 @@ const isPerfect = ({ outcome }: Fix): boolean => outcome.verdict === 'clean' && 
 
 /** A fix with whose consequence is what: of a single finding, or none, there is nothing to tell. */
 const told = (rig: Rig, fix: Fix): Fix =>
-  fix.outcome.findings.length < 2 ? fix : { ...fix, outcome: outcomeOf(applyEdit(rig, fix.edit)) };
+  fix.outcome.findings.length < 2 ? fix : { ...fix, outcome: outcomeOf(editsOf(fix).reduce(applyEdit, rig)) };
 
 /** What an edit leaves of a rig. */
-type Left = Pick<Fix, 'outcome' | 'rooms'>;
+type Left = Pick<Fix, 'outcome' | 'rooms' | 'then'>;
 
 /** Tries edits on one rig for one finding; each at most once, and none once the time is over. */
 class Trial {
@@ -120,17 +109,25 @@ class Trial {
   }
 
   /** What an edit leaves; nothing where the time is over, or where it is seen early that it is no cure. */
-  private after(edit: RigEdit, isVain: (found: FactsInTurn) => boolean): Left | undefined {
+  private after(edit: RigEdit, isVain: (found: FactsInTurn) => boolean, mayTurn: boolean): Left | undefined {
     this.late ||= this.spent();
     if (this.late) return undefined;
     this.count += 1;
-    const found = factsInTurn(applyEdit(this.rig, edit));
+    const edited = applyEdit(this.rig, edit);
+    const plain = factsInTurn(edited);
     const [before] = this.facts;
+    if (isVain(plain)) return undefined;
+    const isLow = mayTurn && comesTooLow(this.before.arrives, plain.nominal.arrivals);
+    const then = isLow ? gainEdits(plain.nominal) : [];
+    const found = then.length > 0 ? factsInTurn(then.reduce(applyEdit, edited)) : plain;
     const { nominal, all } = found;
-    if (isVain(found)) return undefined;
     if (cutsCharge([edit], before, nominal) || silencesRoom([this.finding], before, nominal))
       return undefined;
-    return { outcome: bareOutcomeFrom(all()), rooms: roomsHeard(nominal) };
+    return {
+      outcome: bareOutcomeFrom(all()),
+      rooms: roomsHeard(nominal),
+      ...(then.length > 0 && { then }),
+    };
   }
 
   /** Whether something is not recorded that was, or the finding is there still: whatever else is found then, it is no cure. */
@@ -138,22 +135,25 @@ class Trial {
     verdictRank(verdictOf([], nominal.arrivals)) > verdictRank(this.before.verdict) ||
     stillFinds(this.finding, all());
 
-  readonly prove = (edit: RigEdit): Fix[] => {
-    const found = this.after(edit, this.isNoCure);
+  /** `mayTurn`: knobs on the way that is opened are turned with it, where what comes would be too low. */
+  readonly prove = (edit: RigEdit, mayTurn = true): Fix[] => {
+    const found = this.after(edit, this.isNoCure, mayTurn);
     return found && cures(this.before, found.outcome, this.finding)
       ? [{ ...priced(this.rig, edit, this.drawer), ...found }]
       : [];
   };
 
+  private readonly proveKnob = (edit: RigEdit): Fix[] => this.prove(edit, false);
+
   /** The place of a knob nearest to where it stands that cures; none if the finding stays at both ends. */
   readonly turnKnob = ({ ends, places }: KnobTrial): Fix[] => {
     // Out of a send is out: nothing is gained by leaving a little of it, let alone by more of it.
-    if (this.endsOnly) return ends.slice(0, 1).flatMap(this.prove).filter(this.isNeat);
-    const atEnds = ends.flatMap(this.prove);
+    if (this.endsOnly) return ends.slice(0, 1).flatMap(this.proveKnob).filter(this.isNeat);
+    const atEnds = ends.flatMap(this.proveKnob);
     if (atEnds.length === 0 && !ends.some(this.removes)) return [];
     let best: Fix[] = [];
     for (const edit of places) {
-      const proved = this.prove(edit);
+      const proved = this.proveKnob(edit);
       if (proved.some(isPerfect)) return proved.map(this.nearTarget);
       if (best.length === 0) best = proved;
     }
@@ -174,7 +174,7 @@ class Trial {
     // Where the end of the knob spoils something, its 0 dB is where hands leave it.
     for (const place of new Set([option, Math.min(Math.max(0, edit.option), option)])) {
       if (place === edit.option) continue;
-      const nearer = this.prove({ ...edit, option: place });
+      const nearer = this.proveKnob({ ...edit, option: place });
       const better = nearer.find((one) => isPerfect(one) || !isPerfect(fix));
       if (better) return better;
     }
@@ -182,7 +182,7 @@ class Trial {
   };
 
   private readonly removes = (edit: RigEdit): boolean => {
-    const found = this.after(edit, () => false);
+    const found = this.after(edit, () => false, false);
     const left = found && keysOf(found.outcome);
     return left !== undefined && facesOf(this.finding).some((face) => !left.has(findingKey(face)));
   };
@@ -221,7 +221,7 @@ export function searchFixes(rig: Rig, finding: Finding, drawer: Drawer, spent = 
   const trial = new Trial(rig, facts, finding, drawer, candidates.knobEnds, spent);
   // What most likely cures is tried before the time is over.
   const turned = candidates.knobsFirst ? candidates.knobs.flatMap(trial.turnKnob) : [];
-  const named = candidates.named.flatMap(trial.prove);
+  const named = candidates.named.flatMap((edit) => trial.prove(edit));
   // What the finding itself names, or the send that is too far up, is what is wrong: if that cures it and harms nothing, nothing
   // else at hand is a better answer.
   const pointed = [...named, ...(candidates.knobEnds ? turned : [])];
@@ -229,7 +229,7 @@ export function searchFixes(rig: Rig, finding: Finding, drawer: Drawer, spent = 
   const atHand = [
     ...turned,
     ...named,
-    ...others.flatMap(trial.prove),
+    ...others.flatMap((edit) => trial.prove(edit)),
     ...(candidates.knobsFirst ? [] : candidates.knobs.flatMap(trial.turnKnob)),
   ];
   const solved = atHand.some(isPerfect);

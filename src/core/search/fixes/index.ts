@@ -1,5 +1,7 @@
 export type { Drawer } from '../drawer';
-export type { Fix, Fixes, Spent } from './fixes';
+export type { Fix } from './fix';
+export { editsOf } from './fix';
+export type { Fixes, Spent } from './fixes';
 export { cleaningEdits, cures, fixesFor, searchFixes } from './fixes';
 export type { ProvedAdd, ProvedAdds } from './proved-adds';
 export { proveAdds } from './proved-adds';

@@ -44,6 +44,8 @@ const CASES: readonly (readonly [fault: string, does: string, sketch: RigSketch]
     {
       parts: { mic: 'dynamic-xlr', lead: 'lead-xlr', box: 'mobile-voice', phone: 'phone-ctia' },
       joints: ['mic.out lead.holes', 'lead.pins box.mic', 'box.plug phone.jack'],
+      voice: 'raised',
+      distances: { mic: 0.05 },
     },
   ],
   [

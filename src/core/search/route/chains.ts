@@ -81,8 +81,6 @@ export interface ChainSearch {
   readonly inLine: Cost;
   /** What it weighs that something arrives where it does, beside what an end on the way to it does. */
   readonly rough?: (arrival: Arrival) => Cost;
-  /** What it weighs for sure that the peaks of what is recorded are no higher, dBFS. */
-  readonly low?: (peak: number) => number;
   /** What it weighs, wherever it arrives, that a bare microphone has met no stage on the way. */
   readonly unboxed?: number;
   /** What a chain that begins at an end brings with it beside its parts, such as a supply for the source. */
@@ -219,10 +217,8 @@ export class ChainFinder {
   }
 
   /** What an open end is known to weigh wherever it arrives. */
-  private sureOf({ inLine, digital }: OpenEnd): Cost {
-    const low = digital ? (this.search.low?.(digital.peak) ?? 0) : 0;
-    const line = inLine ? this.search.inLine.weight : 0;
-    return { ...NOTHING, weight: low + line };
+  private sureOf({ inLine }: OpenEnd): Cost {
+    return inLine ? this.search.inLine : NOTHING;
   }
 
   private chainOf(node: Node, to: PartPort, rough: Cost): PartChain {

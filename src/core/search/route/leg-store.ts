@@ -2,7 +2,7 @@ import { isPassiveLink, type Part, type PartPort } from '../../parts';
 import { couldRecord, isBare, isDriven, passes, recordedPeaks, sendsOf, type OpenEnd } from '../ends';
 import { LONGEST_RUN } from '../../checks';
 import { UNBALANCED_METRES } from '../../engine/levels';
-import { FAR_DOWN, IN_LINE, LOW_DECIBEL, lowBy, SHARED_OUT, TOUCHY } from '../bother';
+import { FAR_DOWN, IN_LINE, SHARED_OUT, TOUCHY } from '../bother';
 import { needsHub } from './carried';
 import { boundsKnown, boundsTo, type Goal, type KnownBounds } from './bounds';
 import { ChainFinder, type Arrival, type ChainSearch } from './chains';
@@ -67,15 +67,9 @@ export class LegStore {
     return { ...NOTHING, weight: IN_LINE / this.ground.sources.length };
   }
 
-  /** What peaks of a source weigh at a recorder that are no higher than so many dBFS; the lowest count, once. */
-  private readonly low = (peak: number): number => {
-    const { sources, recorders } = this.ground;
-    return (LOW_DECIBEL * lowBy(peak + ESTIMATED)) / Math.max(sources.length, recorders.length);
-  };
-
   /**
-   * What it weighs for sure that something comes to a recorder as a voltage (what comes as numbers has it from its converter): low peaks, and
-   * knobs that alone keep what is sent by nothing but copper from clipping there.
+   * What it weighs for sure that something comes to a recorder as a voltage (what comes as numbers has it from its converter): knobs that alone keep
+   * what is sent by nothing but copper from clipping there.
    */
   private sureAt(recorder: Piece, { from, port, end, links }: Arrival, sender: Part | undefined): Cost {
     const peaks = end.digital ? undefined : recordedPeaks(recorder.part, port, end);
@@ -87,7 +81,7 @@ export class LegStore {
       links.every(({ part }) => isPassiveLink(part)) &&
       peaks.full - ESTIMATED >= FAR_DOWN;
     const touchy = isMisfit ? TOUCHY / this.ground.recorders.length : 0;
-    return { ...NOTHING, weight: this.low(peaks.most) + touchy };
+    return { ...NOTHING, weight: touchy };
   }
 
   /** What it weighs that a bare microphone comes into a part in the middle: into copper that shares it out. */
@@ -245,7 +239,6 @@ export class LegStore {
         farthest: mostApart(ground.request),
         ceiling: ground.ceiling,
         inLine: this.inLine,
-        low: this.low,
         rough: (arrival) => this.sureAt(recorder, arrival, first?.begins ? undefined : first?.part),
         startsDiffer: ground.callers,
         ...(this.couldPad(middle) && {
@@ -322,7 +315,6 @@ export class LegStore {
           farthest: mostApart(ground.request),
           ceiling: ground.ceiling,
           inLine: this.inLine,
-          low: this.low,
           rough: ({ port, end }) => this.roughAt(middle, port, end),
           ...(unboxed !== undefined && { unboxed }),
           course: isFar ? farCourse(middle, reachByNumbers(ground.request)) : FREE,

@@ -21,6 +21,6 @@ export interface PartChain {
   /** Pieces of copper to buy, one in another, before its first box and after its last; all of them where it has none. */
   readonly copper: readonly [first: number, last: number];
   readonly cost: Cost;
-  /** What of that is known to weigh beside its parts: a bare microphone in a socket for line, low peaks. */
+  /** What of that is known to weigh beside its parts: a bare microphone in a socket for line. */
   readonly sure: number;
 }

@@ -4,7 +4,7 @@ import { CATALOGUE, isPassiveLink, type Part } from '../../parts';
 import { isDigital } from '../ends';
 import { CLEAR_OF_NOISE, overNoise } from '../settings';
 import type { Rig } from '../../rig';
-import { EARS_TAKEN, LOW_DECIBEL, lowness, TOUCHY, WORTH_A_PART } from '../bother';
+import { EARS_TAKEN, TOUCHY, WORTH_A_PART } from '../bother';
 import { checkOf } from '../../checks';
 import { suppliedPorts } from './charging';
 import type { Cost } from './inventory';
@@ -69,7 +69,7 @@ const NOTED = 15;
 const notedIn = ({ findings }: Outcome): number =>
   findings.filter((f) => f.severity === 'note' && (checkOf(f.code)?.cures ?? []).includes('link')).length;
 
-/** Money and bother, and what a hiss, a low level, touchy knobs, copper in place of a box, notes about the plugs and a side left empty weigh. */
+/** Money and bother, and what a hiss, touchy knobs, copper in place of a box, notes about the plugs and a side left empty weigh. */
 export const weightOf = (
   { cost, judged, touchy, rough, apart, lost }: Weighed,
   prefer: Preference = USUAL,
@@ -80,7 +80,6 @@ export const weightOf = (
   (touchy ? TOUCHY : 0) +
   rough +
   NOTED * notedIn(judged) +
-  LOW_DECIBEL * lowness(judged) +
   (isWhole({ judged, apart }) ? 0 : ONE_SIDE);
 
 const PLACES: ReadonlyMap<string, number> = new Map(CATALOGUE.map(({ id }, index) => [id, index]));
@@ -239,12 +238,9 @@ function isPadded(b: Found, a: Found, prefer?: Preference): boolean {
   const givesMore = givesOf(b).some((one) => !given.includes(one));
   // What spares the treble is wanted for that: a pick-up on an input of its own.
   const isAsBright = a.lost - b.lost <= HARDLY;
-  // So is what brings up a level that no knob can raise.
-  const isAsLoud = lowness(a.judged) - lowness(b.judged) < WORTH_A_PART;
   return (
     !givesMore &&
     isAsBright &&
-    isAsLoud &&
     (isClear(a, prefer) || qualityOf(b.judged) < qualityOf(a.judged) + WORTH_A_PART)
   );
 }
@@ -263,8 +259,7 @@ function sameSound(a: Layout, b: Layout): boolean {
 export function isBoundToPad(layout: Layout, a: Found, prefer?: Preference): boolean {
   const given = givesOf(a);
   return (
-    ((isClear(a, prefer) && a.lost <= HARDLY && lowness(a.judged) < WORTH_A_PART) ||
-      sameSound(layout, a.layout)) &&
+    ((isClear(a, prefer) && a.lost <= HARDLY) || sameSound(layout, a.layout)) &&
     isWhole(a) &&
     hasMore({ layout, kind: layout.kind }, a) &&
     laidOut(layout).every((one) => given.includes(one))

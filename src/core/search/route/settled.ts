@@ -3,8 +3,7 @@ import { allFacts } from '../../engine';
 import { bareOutcomeFrom, type Outcome } from '../../judge';
 import { applyEdit, type Rig } from '../../rig';
 import { keepsItsSides, planGains, USUAL_AIM } from '../levels';
-import { isBetter, settle, sideThrows, type Settled } from '../settings';
-import { lowness } from '../bother';
+import { isBetter, isSoundButLow, settle, sideThrows, type Settled } from '../settings';
 import { settleCallIn } from './call-in';
 import type { RouteRequest } from './request';
 
@@ -15,9 +14,9 @@ export const isFaint = ({ arrives }: Outcome): boolean =>
 /** Ways to set what chains share that are weighed of a layout that is one of many. Ours. */
 const MOST_OF_MANY = 1000;
 
-/** What is clean and low with its knobs as they were settled, with those that the gain plan gives it. */
+/** What is sound and low with its knobs as they were settled, with those that the gain plan gives it. */
 function raised(settled: Settled): Settled {
-  if (settled.judged.verdict !== 'clean' || lowness(settled.judged) === 0) return settled;
+  if (!isSoundButLow(settled.judged) || !isFaint(settled.judged)) return settled;
   const { rig, outcome } = planGains(settled.rig, USUAL_AIM, MOST_OF_MANY);
   return isBetter(outcome, settled.judged)
     ? { ...settled, rig, judged: outcome, facts: allFacts(rig)[0] }

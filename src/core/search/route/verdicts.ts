@@ -1,5 +1,5 @@
 import { isCharged } from '../../engine/power';
-import { isHopeless } from '../settings';
+import { isHopeless, isSoundButLow } from '../settings';
 import type { Outcome } from '../../judge';
 import type { Rig } from '../../rig';
 import type { Stock } from './attach';
@@ -96,7 +96,7 @@ export class Verdicts {
       };
     }
     this.lost.learn(layout, judged, facts);
-    const isLost = judged.verdict === 'clean' || isHopeless(judged);
+    const isLost = isSoundButLow(judged) || isHopeless(judged);
     return { answers: false, repaired: isLost ? [] : repairsOf(layout, judged, request, this.stock) };
   }
 }

@@ -2,7 +2,7 @@ import type { Facts } from '../../engine';
 import type { Arrival } from '../../engine/flow';
 import type { Outcome } from '../../judge';
 import { keepsItsSides } from '../levels';
-import { LEAST_OVER_NOISE, overNoise } from '../settings';
+import { isSoundButLow, LEAST_OVER_NOISE, overNoise } from '../settings';
 import { type Part, staysPut } from '../../parts';
 import { contactsOf } from '../../plugs';
 import { suppliedPorts } from './charging';
@@ -30,15 +30,15 @@ export const keepsWishes = (layout: Layout, wishes: Wishes, purse: Purse): boole
 /** On both sides, or on two tracks of a project, each of which is mono. */
 const isStereo = ({ channels, inputs }: Arrival): boolean => channels === 'both' || inputs.length > 1;
 
-/** Whether the pipeline's answer is what was asked for, but for how far it stands over the noise, which a better gain may change. */
+/** Whether the pipeline's answer is what was asked for, but for its level and how far it stands over the noise, which a better gain may change. */
 export function goesWhereAsked(
   layout: Layout,
   { judged, facts }: { readonly judged: Outcome; readonly facts: Facts },
   request: RouteRequest,
 ): boolean {
   const { wishes = {} } = request;
-  const { verdict, arrives, listeners } = judged;
-  if (verdict !== 'clean' || arrives.length === 0) return false;
+  const { arrives, listeners } = judged;
+  if (!isSoundButLow(judged) || arrives.length === 0) return false;
   if (arrives.some((a) => a.state !== 'recorded')) return false;
   if (wishes.channels === 'stereo' && !arrives.every((a) => isStereo(a) && keepsItsSides(facts, a)))
     return false;
@@ -53,6 +53,7 @@ export function goesWhereAsked(
 
 /** Whether the pipeline's answer is what was asked for. */
 export const meets = (layout: Layout, judged: Outcome, facts: Facts, request: RouteRequest): boolean =>
+  judged.verdict === 'clean' &&
   goesWhereAsked(layout, { judged, facts }, request) &&
   judged.arrives.every((arrival) => overNoise(arrival) >= LEAST_OVER_NOISE);
 

@@ -1,5 +1,6 @@
 export {
   CLEAR_OF_NOISE,
+  isSoundButLow,
   LEAST_HEADROOM,
   LEAST_OVER_NOISE,
   levelMiss,

@@ -1,5 +1,5 @@
 import { allFacts } from '../../engine';
-import { outcomeOf, type Outcome } from '../../judge';
+import { outcomeOf, verdictRank, type Outcome } from '../../judge';
 import { applyEdit, type Rig } from '../../rig';
 import { gainEdits } from './gains';
 import type { Settled } from './settle';
@@ -12,7 +12,8 @@ const missOf = (peak: number): number => Math.abs(peak - TARGET_PEAK);
 
 /** Whether one answer is as sound as another, its arrivals nearer to their target and none noisier. */
 export function isBetter(after: Outcome, before: Outcome): boolean {
-  if (after.verdict !== before.verdict || after.findings.length > before.findings.length) return false;
+  if (verdictRank(after.verdict) > verdictRank(before.verdict)) return false;
+  if (after.findings.length > before.findings.length) return false;
   return after.arrives.every((arrival, n) => {
     const known = before.arrives[n];
     return (

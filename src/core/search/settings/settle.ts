@@ -1,4 +1,4 @@
-import { facesOf, findingKey, type Finding, type Severity } from '../../checks';
+import { facesOf, findingKey, isTooLow, type Finding, type Severity } from '../../checks';
 import { allFacts, type Facts } from '../../engine';
 import { bareOutcomeFrom, type Outcome } from '../../judge';
 import { applyEdit, laidParts, settingOf, type Rig, type RigEdit } from '../../rig';
@@ -24,9 +24,11 @@ const MOST_SWITCHES = 8;
 
 const WEIGHED: readonly Severity[] = ['danger', 'blocks', 'spoils'];
 
-/** Worst first: what hurts, what stops it, what spoils it, then how far levels are off. */
+/** What is too low is left to the gain plan, which knows where the noise comes from. Worst first: what hurts, what stops it, what spoils it, then how far levels are off. */
 function scoreOf({ findings, arrives }: Outcome): number[] {
-  const counts = WEIGHED.map((severity) => findings.filter((f) => f.severity === severity).length);
+  const counts = WEIGHED.map(
+    (severity) => findings.filter((f) => f.severity === severity && !isTooLow(f)).length,
+  );
   const unheard = arrives.filter((a) => a.state !== 'recorded').length;
   return [
     counts[0] ?? 0,
@@ -119,7 +121,7 @@ export function settle(begun: Rig): Settled {
     ) ||
     findings.some((finding) => twinThrows(state.facts, finding).some(attempt));
   while (!isGood(state.score) && state.runs < MOST_RUNS && !isHopeless(state.judged)) {
-    const serious = state.judged.findings.filter((f) => f.severity !== 'note');
+    const serious = state.judged.findings.filter((f) => f.severity !== 'note' && !isTooLow(f));
     const [wiring, level] = [serious.filter((f) => !isLevel(f)), serious.filter(isLevel)];
     // A knob does not open what is shut.
     const shut = wiring.some((f) => f.severity === 'blocks');

@@ -1,5 +1,6 @@
-import { LEAST_HEADROOM, LEAST_OVER_NOISE } from '../../checks';
+import { isTooLow, LEAST_HEADROOM, LEAST_OVER_NOISE } from '../../checks';
 import type { Arrival } from '../../engine/flow';
+import type { Outcome } from '../../judge';
 
 export { LEAST_HEADROOM, LEAST_OVER_NOISE } from '../../checks';
 
@@ -15,3 +16,8 @@ export const levelMiss = (arrival: Arrival): number =>
   arrival.state === 'recorded'
     ? Math.max(0, LEAST_HEADROOM - arrival.headroom) + Math.max(0, LEAST_OVER_NOISE - overNoise(arrival))
     : 0;
+
+/** Nothing is wrong with a rig, or only that it is too low as its knobs stand. */
+export const isSoundButLow = ({ verdict, findings }: Outcome): boolean =>
+  verdict === 'clean' ||
+  (verdict === 'faulty' && findings.every((finding) => finding.severity === 'note' || isTooLow(finding)));

@@ -1,9 +1,9 @@
 import { readdirSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { outcomeOf } from '../../judge';
-import { applyEdit, laidParts, type Rig, type RigEdit } from '../../rig';
+import { standIns } from '../../parts';
+import { applyEdit, laidParts, settingOf, type LaidPart, type Rig, type RigEdit } from '../../rig';
 import { cleaningEdits, searchFixes } from '../fixes';
-import { settings } from '../fixes/at-hand';
 import { usual, wayBack } from '../../../../testing/usual-rig';
 import { layRig } from '../../../../testing/lay-rig';
 
@@ -12,6 +12,16 @@ const pulled = (rig: Rig, ...joints: readonly string[]): Rig =>
   done(
     rig,
     joints.map((joint) => ({ kind: 'unplug', joint })),
+  );
+
+/** Every other place of the switches of a part: what somebody may have done to it. */
+const thrown = (laid: LaidPart): Extract<RigEdit, { kind: 'set' }>[] =>
+  (laid.part.settings ?? []).flatMap((setting) =>
+    setting.kind !== 'switch' || standIns(laid.part).has(setting.id)
+      ? []
+      : setting.options
+          .filter(({ id }) => id !== settingOf(laid, setting.id))
+          .map(({ id }) => ({ kind: 'set', part: laid.placed.id, setting: setting.id, option: id }) as const),
   );
 
 const isWrong = (rig: Rig): boolean => outcomeOf(rig).verdict !== 'clean';
@@ -76,7 +86,7 @@ describe('two switches stand wrong: the way out is both', () => {
   const cases = files.flatMap((file) => {
     const rig = usual(file);
     const wrong = laidParts(rig)
-      .flatMap((laid) => settings(laid))
+      .flatMap(thrown)
       .filter((edit) => isWrong(applyEdit(rig, edit)));
     return wrong.flatMap((one, index) =>
       wrong

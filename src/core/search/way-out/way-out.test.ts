@@ -116,7 +116,7 @@ it('whoever listens ahead of the phone gets a splitter at its jack, and plugs in
       'small.big mixer.phones',
       'ears.plug small.small',
     ],
-    settings: { mixer: { 'gain-1': 50 } },
+    settings: { mixer: { 'gain-1': 56 } },
     distances: { mic: 0.1 },
     apps: { phone: 'live-stream' },
     recorder: 'phone',

@@ -1,4 +1,4 @@
-import { readWavHead, wavSamples, type WavHead, type WavProblem } from './wav';
+import { readWavHead, sampleBeyondScale, wavSamples, type WavHead, type WavProblem } from './wav';
 import type { Piece } from '../measure/shape';
 
 /** The most of a file that is searched for its samples: pictures and notes of recorders may stand before them, bytes. */
@@ -38,6 +38,11 @@ export function wavFeed(size: number | undefined, open: (head: WavHead) => (piec
     const all = joined(waiting, bytes.subarray(0, Math.max(0, left - waiting.byteLength)));
     const frame = (head.channels * head.bits) / 8;
     const whole = Math.floor(all.byteLength / frame) * frame;
+    const odd = sampleBeyondScale(head, all.subarray(0, whole));
+    if (odd !== undefined) {
+      problem = { code: 'beyond-scale', value: odd };
+      return;
+    }
     if (whole > 0) use?.(wavSamples(head, all.subarray(0, whole)));
     left -= whole;
     waiting = all.slice(whole);
@@ -72,7 +77,7 @@ export function wavFeed(size: number | undefined, open: (head: WavHead) => (piec
     },
     finish() {
       if (!head && !problem) start(seen);
-      if (head) {
+      if (head && !problem) {
         const cut =
           Number.isFinite(left) &&
           left >= (head.channels * head.bits) / 8 &&

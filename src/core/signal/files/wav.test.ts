@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { random } from '../../../../testing/takes/random';
 import type { Piece } from '../measure';
+import { sayWavProblem } from '../../words/say-take';
 import { wavFeed, wavHead, weave16, type WavHead, type WavProblem } from '.';
 
 let folder = '';
@@ -142,6 +143,26 @@ describe('heads that are broken', () => {
     else new DataView(bytes.buffer).setUint16(at, value, true);
     expect(readAll(bytes)).toEqual({ problem });
   });
+  it.each([
+    [NaN, 32],
+    [Infinity, 64],
+    [16_384, 32],
+    [-4.5, 64],
+  ])('a sample of %s in floats of %i bits is refused, and told', (odd, bits) => {
+    const data = new DataView(new ArrayBuffer((bits / 8) * 4));
+    for (const [n, value] of [0.5, 3.9, odd, 0].entries())
+      if (bits === 32) data.setFloat32(n * 4, value, true);
+      else data.setFloat64(n * 8, value, true);
+    const head = wavHead(48_000, 1, data.byteLength);
+    const view = new DataView(head.buffer);
+    view.setUint16(20, 3, true);
+    view.setUint16(32, bits / 8, true);
+    view.setUint16(34, bits, true);
+    const file = new Uint8Array([...head, ...new Uint8Array(data.buffer)]);
+    expect(readAll(file)).toEqual({ problem: { code: 'beyond-scale', value: odd } });
+    expect(sayWavProblem({ code: 'beyond-scale', value: odd })).toContain(`a sample of ${odd}`);
+  });
+
   it('10,000 fuzzed heads neither throw nor hang, and no sample is NaN (seed 20261126)', () => {
     const next = random(20_261_126);
     const start = whole().subarray(0, 400);

@@ -17,7 +17,8 @@ export type WavProblem =
   | { readonly code: 'no-samples' }
   | { readonly code: 'empty' }
   | { readonly code: 'encoding'; readonly tag: number }
-  | { readonly code: 'bad-format'; readonly name: string; readonly value: number };
+  | { readonly code: 'bad-format'; readonly name: string; readonly value: number }
+  | { readonly code: 'beyond-scale'; readonly value: number };
 
 export type WavResult =
   { readonly ok: true; readonly head: WavHead } | { readonly ok: false; readonly problem: WavProblem };
@@ -134,6 +135,21 @@ export function wavSamples({ channels, bits, isFloat }: WavHead, bytes: Uint8Arr
     for (let i = 0, at = channel * width; i < frames; i += 1, at += width * channels) samples[i] = read(at);
   });
   return out;
+}
+
+/** A recording in floats stands within this, full scale 1: what is beyond is whole numbers under a wrong name. Ours: 12 dB over full scale. */
+export const LARGEST_SAMPLE = 4;
+
+/** The first sample of a file in floats that is no number, or far beyond full scale; undefined where there is none. */
+export function sampleBeyondScale({ bits, isFloat }: WavHead, bytes: Uint8Array): number | undefined {
+  if (!isFloat) return undefined;
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  const width = bits / 8;
+  for (let at = 0; at + width <= bytes.byteLength; at += width) {
+    const value = bits === 32 ? view.getFloat32(at, true) : view.getFloat64(at, true);
+    if (!(Math.abs(value) <= LARGEST_SAMPLE)) return value;
+  }
+  return undefined;
 }
 
 const LITTLE_ENDIAN = new Uint8Array(Uint16Array.of(1).buffer)[0] === 1;

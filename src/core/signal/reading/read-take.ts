@@ -1,4 +1,5 @@
 import type { Origin } from '../../checks/finding';
+import { FAINTEST } from '../../checks/levels';
 import type { Measures } from '../measure';
 import type { TakeFinding } from './finding';
 
@@ -9,8 +10,6 @@ const practice = (text: string): Origin => ({ kind: 'common practice', text });
 const SILENT = -65;
 /** EBU R 128: the most of a true peak. */
 const HOTTEST = -1;
-/** Peaks under this are too low to be lifted without their noise, dBFS: 18 dB under the usual target of −12. */
-const QUIETEST = -30;
 /** Speech over its pauses, dB. */
 const SNR = 30;
 /** Hum and whine are heard from so far under speech, dB. */
@@ -63,12 +62,12 @@ const hot: Reader = ({ truePeakDbtp, clipping }) => {
 
 const quiet: Reader = ({ levels }) => {
   const peak = Math.max(...levels.map((l) => l.samplePeakDbfs));
-  return peak < QUIETEST
+  return peak < FAINTEST
     ? {
         code: 'take-quiet',
         severity: 'spoils',
         values: [{ name: 'peaks', value: peak, unit: 'dBFS' }],
-        limit: { value: QUIETEST, unit: 'dBFS', is: 'at least' },
+        limit: { value: FAINTEST, unit: 'dBFS', is: 'at least' },
         origin: ours('18 dB under the usual target of −12 dBFS'),
       }
     : undefined;

@@ -1,19 +1,11 @@
 import { findApp } from '../../apps';
 import type { Finding } from '../../checks';
-import { appOf } from '../../engine/flow';
-import { laidParts, type Rig } from '../../rig';
+import type { Rig } from '../../rig';
 import type { FindingWords } from '../finding-words';
 import { limitFigure, show } from '../measured';
 import type { Sentence } from '../sentence';
+import { settingName } from '../setting-name';
 import { are, capital, ears, is, nameOf, noun, numberWord, socketName, who } from '../words';
-
-/** What the setting that a finding names is called, on the part or in its app. */
-function settingName(rig: Rig, f: Finding): string {
-  const laid = laidParts(rig).find((l) => l.placed.id === f.where.part);
-  const app = laid && appOf(laid);
-  const settings = [...(laid?.part.settings ?? []), ...(app?.choices ?? [])];
-  return settings.find((s) => s.id === f.setting)?.name ?? f.setting ?? 'switch';
-}
 
 const sayApp = (rig: Rig, f: Finding): Sentence => [
   `${capital(noun(rig, f.recorder))} offers ${nameOf(rig, f.other)} to its apps, and this class of app takes only a headset.`,

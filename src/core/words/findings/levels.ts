@@ -4,6 +4,7 @@ import { formatQuantity } from '../../units';
 import type { FindingWords } from '../finding-words';
 import { limitFigure, show } from '../measured';
 import { figure, type Sentence } from '../sentence';
+import { settingName } from '../setting-name';
 import { are, capital, isSpokenInto, nameOf, noun, who } from '../words';
 
 const sayTooQuiet = (rig: Rig, f: Finding): Sentence => {
@@ -24,9 +25,16 @@ const sayTooQuiet = (rig: Rig, f: Finding): Sentence => {
 const sayFaint = (rig: Rig, f: Finding): Sentence => [
   `${capital(who(rig, f))} ${are(f, 'peaks', 'peak')} at `,
   ...f.values.slice(0, 1).map(show),
-  ` in ${noun(rig, f.recorder)}, and the knobs on the way have `,
-  ...f.values.slice(1, 2).map(show),
-  ' left. It wants an input with more gain, such as one for microphones, or something louder.',
+  ` in ${noun(rig, f.recorder)}, where `,
+  limitFigure(f),
+  ' is the least. ',
+  ...(f.setting === undefined
+    ? ['No knob on the way is left to turn up: it needs an input with more gain, or a louder source.']
+    : [
+        `Turn up “${settingName(rig, f)}” of ${nameOf(rig, f.where.part)}: the knobs on the way have `,
+        ...f.values.slice(1, 2).map(show),
+        ' left.',
+      ]),
 ];
 
 const saySides = (rig: Rig, f: Finding): Sentence => [
@@ -128,7 +136,7 @@ export const LEVEL_WORDS = {
     says: sayTooQuiet,
   },
   faint: {
-    title: 'Far too low, and no gain left',
+    title: 'Far too low',
     says: sayFaint,
   },
   'cancels-in-mono': {

@@ -1,4 +1,5 @@
 import { oneLine } from '../../../../core/schema';
+import { notAllowed } from '../../../../server/refusals';
 import { isSchemaName, SCHEMAS } from '../../../../server/schemas';
 
 interface Context {
@@ -19,3 +20,6 @@ export async function GET(_: Request, { params }: Context): Promise<Response> {
     { status: 404 },
   );
 }
+
+const refused = notAllowed('GET', 'HEAD');
+export { refused as DELETE, refused as PATCH, refused as POST, refused as PUT };
