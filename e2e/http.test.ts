@@ -1,5 +1,7 @@
 import { spawnSync } from 'node:child_process';
-import { readFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { inject, expect, describe, it } from 'vitest';
 
 const at = (path: string): string => new URL(path, inject('address')).href;
@@ -98,6 +100,21 @@ describe('the engine over HTTP', () => {
     const { error } = await answer.json();
     expect(error).toMatch(message);
     expect(error).not.toContain('\n');
+  });
+
+  it('measures a take of 13 MB as the terminal does: bodies come whole', { timeout: 60_000 }, async () => {
+    const path = join(mkdtempSync(join(tmpdir(), 'take-')), 'long.wav');
+    const made = ['-D', '-R', '-n', '-r', '48000', '-c', '2', '-b', '16', path, 'synth', '68', 'brownnoise'];
+    expect(spawnSync('sox', [...made, 'gain', '-20']).status).toBe(0);
+    const bytes = readFileSync(path);
+    expect(bytes.byteLength).toBeGreaterThan(13e6);
+    const init = { method: 'POST', body: bytes, headers: { connection: 'close' } };
+    const answer = await fetch(at('/api/soundcheck'), init);
+    expect(answer.status).toBe(200);
+    const [here, there] = [await answer.json(), JSON.parse(cli('soundcheck', path, '--json'))];
+    expect(here.durationSeconds).toBeCloseTo(68, 3);
+    for (const figure of ['integratedLufs', 'durationSeconds', 'noiseFloorDbfs', 'samplePeakDbfs'])
+      expect(here[figure]).toEqual(there[figure]);
   });
 
   it('knows no other schema and no other method', async () => {
