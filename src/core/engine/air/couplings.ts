@@ -1,5 +1,5 @@
 import type { Facts } from '../facts';
-import { figureOf, magnitude, nodeKey, REFERENCE_FREQUENCY, type SoundSource } from '../circuit';
+import { figureOf, magnitude, plus, nodeKey, REFERENCE_FREQUENCY, type SoundSource } from '../circuit';
 import { monitoringOf } from '../flow';
 import { gainToDb, PASCAL_SPL, type Hertz } from '../../units';
 import type { LaidPart, Placing, Room } from '../../rig';
@@ -107,13 +107,18 @@ export const terminals = (facts: Facts, speaker: string) => {
   return [net(ends?.plus), net(ends?.minus)] as const;
 };
 
-/** Gain from a source of the circuit to a loudspeaker’s terminals, linear. */
-export function toSpeaker(facts: Facts, source: string, speaker: string, at = REFERENCE_FREQUENCY): number {
-  const [plus, minus] = terminals(facts, speaker);
+/** Gain from sources of the circuit that give one sound to a loudspeaker’s terminals, linear: they add as amplitudes. */
+export function toSpeaker(
+  facts: Facts,
+  sources: string | readonly string[],
+  speaker: string,
+  at = REFERENCE_FREQUENCY,
+): number {
+  const [one, other] = terminals(facts, speaker);
   // A part of one's own may name a node that it does not have.
-  if (plus === undefined || minus === undefined) return 0;
-  const gain = facts.alternatingAt(at).gain(source, plus, minus);
-  return gain ? magnitude(gain) : 0;
+  if (one === undefined || other === undefined) return 0;
+  const gains = [sources].flat().flatMap((source) => facts.alternatingAt(at).gain(source, one, other) ?? []);
+  return magnitude(gains.reduce(plus, { re: 0, im: 0 }));
 }
 
 /** The same by way of an app that plays its input back: into the converter, and out again. */

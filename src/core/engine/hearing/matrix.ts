@@ -1,6 +1,6 @@
 import { appOf, chooseInput, heardBy, PLAYED_CREST, SPEECH_CREST, wayInto, type VoiceSource } from '../flow';
 import type { Facts } from '../facts';
-import { magnitude, nodeKey } from '../circuit';
+import { magnitude, nodeKey, plus as add } from '../circuit';
 import { HEARD_LEVEL } from '../returns';
 import { dbV, gainToDb, SINE_CREST } from '../../units';
 import { couplings, toSpeaker, voicesOfPerson, type MouthVoice } from '../air';
@@ -68,8 +68,8 @@ const isCaller = (facts: Facts, host: string): boolean => {
   return laid !== undefined && appOf(laid)?.farEnd === true;
 };
 
-/** What a host plays, as loud as people speak there. */
-const playedBy = (facts: Facts, host: string): VoiceSource[] =>
+/** What a host plays, as loud as people speak there. A call is one sound on both sides, and adds as amplitudes wherever they meet. */
+const playedBy = (facts: Facts, host: string): Voice[] =>
   facts.playing.flatMap((s) =>
     s.kind === 'signal' && facts.playsAt.get(s.placed) === host && Number.isFinite(s.sensitivity)
       ? [
@@ -80,6 +80,7 @@ const playedBy = (facts: Facts, host: string): VoiceSource[] =>
             noise: dbV(-Infinity),
             crest: SPEECH_CREST,
             band: [200, 6300],
+            ...(isCaller(facts, host) && { sound: host }),
           },
         ]
       : [],
@@ -93,7 +94,22 @@ export function voicesOf(facts: Facts, { id, is }: Speaker): Voice[] {
 }
 
 /** A voice, with how late it is and through what where it came by air. */
-type Voice = VoiceSource & Partial<AirVoice> & Partial<Pick<MouthVoice, 'direct'>>;
+type Voice = VoiceSource &
+  Partial<AirVoice> &
+  Partial<Pick<MouthVoice, 'direct'>> & {
+    /** Voices with the same word here are one sound that leaves by several outputs. */
+    readonly sound?: string;
+  };
+
+/** Voices that are one sound together; each other one is by itself. */
+const bySound = (voices: readonly Voice[]): Voice[][] => {
+  const groups = new Map<string | Voice, Voice[]>();
+  for (const voice of voices) {
+    const key = voice.sound === undefined || voice.by ? voice : voice.sound;
+    groups.set(key, [...(groups.get(key) ?? []), voice]);
+  }
+  return [...groups.values()];
+};
 
 /** A voice between two nodes, and how loud: RMS dBV, or peaks in dBFS. */
 interface Came {
@@ -110,18 +126,26 @@ interface AirVoice extends VoiceSource {
 }
 
 /** Voices as microphones have them from loudspeakers that play them. */
-const throughAir = (facts: Facts, voices: readonly VoiceSource[]): AirVoice[] =>
+const throughAir = (facts: Facts, voices: readonly Voice[]): AirVoice[] =>
   couplings(facts).flatMap(({ speaker, microphone, source, gain, delayMs }) =>
-    voices
-      .filter(({ placed, level }) => placed !== microphone && Number.isFinite(level))
-      .map((voice) => ({
-        ...voice,
-        id: source,
-        placed: microphone,
-        level: dbV(voice.level + gainToDb(gain * toSpeaker(facts, voice.id, speaker))),
-        late: delayMs,
-        by: [voice.placed, speaker, microphone],
-      })),
+    bySound(voices.filter(({ placed, level }) => placed !== microphone && Number.isFinite(level))).flatMap(
+      ([voice, ...others]) => {
+        if (!voice) return [];
+        const played = toSpeaker(
+          facts,
+          [voice, ...others].map(({ id }) => id),
+          speaker,
+        );
+        return {
+          ...voice,
+          id: source,
+          placed: microphone,
+          level: dbV(voice.level + gainToDb(gain * played)),
+          late: delayMs,
+          by: [voice.placed, speaker, microphone],
+        };
+      },
+    ),
   );
 
 /** Voices with what of them comes through the air. */
@@ -130,13 +154,18 @@ const inTheAir = (facts: Facts, voices: readonly Voice[]): Voice[] => [
   ...throughAir(facts, voices),
 ];
 
-/** Voices as they stand between two nodes: RMS dBV. */
+/** Voices as they stand between two nodes: RMS dBV. What is one sound adds as amplitudes there, and is told by its louder way. */
 function between(facts: Facts, voices: readonly Voice[], from: string, to: string): Came[] {
   const [plus, minus] = [facts.nets.of(from), facts.nets.of(to)];
-  return voices.flatMap((voice): Came[] => {
-    const gain = facts.alternating.gain(voice.id, plus, minus);
-    if (!gain || magnitude(gain) < 1e-7 || !Number.isFinite(voice.level)) return [];
-    return [{ voice, level: voice.level + gainToDb(magnitude(gain)), plus, minus }];
+  return bySound(voices.filter(({ level }) => Number.isFinite(level))).flatMap((group): Came[] => {
+    const came = group.flatMap((voice) => {
+      const gain = facts.alternating.gain(voice.id, plus, minus);
+      return gain && magnitude(gain) >= 1e-7 ? [{ voice, gain }] : [];
+    });
+    const [louder] = came.toSorted((a, b) => magnitude(b.gain) - magnitude(a.gain));
+    if (!louder) return [];
+    const sum = magnitude(came.reduce((all, { gain }) => add(all, gain), { re: 0, im: 0 }));
+    return [{ voice: louder.voice, level: louder.voice.level + gainToDb(sum), plus, minus }];
   });
 }
 
