@@ -197,7 +197,7 @@ describe('symplex plan', () => {
   });
 
   it.each([
-    ['no file', [], 'say which request'],
+    ['no file', [], 'say which REQUEST.json'],
     ['no request', [file('no.json', '{"format":"symplex-rig"}')], 'must be'],
     [
       'an unknown part',

@@ -78,7 +78,7 @@ describe('symplex soundcheck', () => {
   });
 
   it.each([
-    ['no file', [], 'say which take'],
+    ['no file', [], 'say which TAKE.wav'],
     ['a missing file', [join(folder, 'none.wav')], 'cannot be read'],
     ['text', [text('text.wav', 'this is no sound')], 'is no WAV file'],
     ['an empty file', [text('empty.wav', '')], 'is empty'],
