@@ -62,5 +62,5 @@ export function sayWhyNone(finding: Finding, { fixes, cut, tried, cures }: Fixes
   if (tried === 0 && finding.severity === 'note')
     return `Only good to know, so nothing was tried: ${kinds} would be wanted.`;
   if (tried === 0) return `Nothing in the catalogue goes there: ${kinds} would have been tried.`;
-  return `No single change cures it without something as bad: ${tried} ${tried === 1 ? 'was' : 'were'} tried (${kinds}).`;
+  return `One change is not enough: ${tried} ${tried === 1 ? 'was' : 'were'} tried (${kinds}).`;
 }
