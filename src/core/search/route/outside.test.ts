@@ -6,7 +6,7 @@ import { describe, expect, it } from 'vitest';
 import { magnitude, nodeKey } from '../../engine/circuit';
 import { allFacts } from '../../engine';
 import { spiceReport } from '../../files';
-import { laidParts, type Rig } from '../../rig';
+import type { Rig } from '../../rig';
 import { plan } from '../../../../testing/by-steps';
 import type { RouteRequest } from '.';
 import { checkRequest } from '../../files/read-request';
@@ -23,14 +23,15 @@ function byNgspice(rig: Rig): number {
   return Number(value);
 }
 
-/** The same by the engine. */
+/** The same by the engine, at the channel that the netlist names first. */
 function byEngine(rig: Rig): number {
-  const [{ alternating, nets, voices }] = allFacts(rig);
+  const [{ alternating, nets, voices, inputs }] = allFacts(rig);
   const voice = voices.find(({ placed }) => rig.purpose.sources.includes(placed));
-  const laid = laidParts(rig).find(({ part }) => (part.captures?.[0]?.channels.length ?? 0) > 0);
-  const channel = laid?.part.captures?.[0]?.channels[0];
-  if (!voice || !laid || !channel) throw new Error('no voice or no converter');
-  const net = (node: string) => nets.of(nodeKey(laid.placed.id, node));
+  const [, records] = /^\* channel 1 of (\S+) at /m.exec(spiceReport(rig)) ?? [];
+  const input = inputs.find(({ placed, capture }) => `${placed}/${capture.id}` === records);
+  const channel = input?.capture.channels[0];
+  if (!voice || !input || !channel) throw new Error('no voice or no converter');
+  const net = (node: string) => nets.of(nodeKey(input.placed, node));
   const gain = alternating.gain(voice.id, net(channel.plus), net(channel.minus));
   return gain ? magnitude(gain) : 0;
 }
