@@ -13,8 +13,6 @@ import { walk } from './walk';
 const KNOWN_FAULTS: Readonly<Record<string, string>> = {
   'a mixer with RCA outputs alone, in stereo to a USB-C phone: the line streamer':
     'the converter cable costs less than the line streamer',
-  'four packs over a mixer that is there, into a laptop: two receivers, one USB lead':
-    'its line inputs leave packs at −40 dBFS by USB; from its main outputs they come loud enough for one dearer lead',
 };
 
 /** What is asked of the answers to every second request of the trade, from the first or the second on: two files run at a time. */
