@@ -10,7 +10,7 @@ function group(index: number): Pick<Rig, 'parts' | 'joints'> & { source: string;
     parts: [
       { id: id('mic'), part: 'dynamic-xlr' },
       { id: id('xlr'), part: 'lead-xlr' },
-      { id: id('mixer'), part: 'mixer-one-mic' },
+      { id: id('mixer'), part: 'mixer-one-mic', settings: { gain: 60 } },
       { id: id('pad'), part: 'lead-line-headset-pad' },
       { id: id('phone'), part: 'phone-ctia' },
       { id: id('line'), part: 'lead-line-mono-both' },

@@ -21,7 +21,7 @@ import {
   undoRig,
 } from './rigs';
 import { STARTER } from './starter';
-import { isTake } from './stored';
+import { isTake } from './stored-take';
 import { sayStoreTrouble } from './trouble';
 
 const stored = async (id: string) => (await database.rigs.get(id))!;

@@ -4,7 +4,7 @@ import { compareRigs, sayArrival, sayLevel, sayTitle } from '../../core/words';
 import type { RigRecord } from '../../store/records';
 import { useAnalysis } from '../bench/use-analysis';
 import { SentenceView } from '../shared/sentence-view';
-import { useRigs } from '../shared/use-rigs';
+import { useWholeRigs } from '../shared/use-whole-rigs';
 import { VERDICT_SIGN } from '../shared/verdict-sign';
 
 /** What arrives in one of the two, in short. */
@@ -90,7 +90,7 @@ function Differences({ one, other }: { one: RigRecord; other: RigRecord }) {
 
 /** Two rigs side by side: what arrives in each, and what differs. */
 export function CompareView() {
-  const rigs = useRigs();
+  const rigs = useWholeRigs();
   const router = useRouter();
   const asked = useSearchParams();
   if (!rigs) return <p className="text-soft p-6">Opening the rigs…</p>;

@@ -12,7 +12,7 @@ import { Sheet } from '../shared/sheet';
 import { toast } from '../shared/toast';
 import { useDrawerItems } from '../shared/use-drawer';
 import { useOwnPartsState } from '../shared/use-own-parts';
-import { useRigs } from '../shared/use-rigs';
+import { useWholeRigs } from '../shared/use-whole-rigs';
 import { isOwnId } from '../../core/parts/own-part';
 import { NewOwnPart } from '../own/new-own-part';
 import { OwnPartDialog } from '../own/own-part-dialog';
@@ -27,7 +27,7 @@ type Open = 'add' | 'identify' | 'own' | { readonly figures: Part } | undefined;
 function entriesOf(
   items: ReturnType<typeof useDrawerItems>,
   parts: readonly Part[],
-  rigs: ReturnType<typeof useRigs>,
+  rigs: ReturnType<typeof useWholeRigs>,
 ): DrawerEntry[] {
   const byId = new Map(parts.map((part) => [part.id, part]));
   const sound = (rigs ?? []).map(({ doc }) => doc);
@@ -103,7 +103,12 @@ function Opened(props: { open: Open; parts: readonly Part[]; add: (part: Part) =
 
 /** What the user owns: fixes and routes from the drawer come before those that cost money. */
 export function DrawerView() {
-  const [items, stored, rigs, currency] = [useDrawerItems(), useOwnPartsState(), useRigs(), useCurrency()];
+  const [items, stored, rigs, currency] = [
+    useDrawerItems(),
+    useOwnPartsState(),
+    useWholeRigs(),
+    useCurrency(),
+  ];
   const own = stored.sound;
   const [open, setOpen] = useState<Open>();
   const picker = useRef<HTMLInputElement>(null);

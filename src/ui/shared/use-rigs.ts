@@ -1,5 +1,4 @@
 'use client';
-import Dexie from 'dexie';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
@@ -32,13 +31,6 @@ export function useRigNames(): readonly RigName[] | undefined {
       .sort((a, b) => nameOfRig(a).localeCompare(nameOfRig(b)));
   });
 }
-
-/** Every stored rig that is whole, documents and all; what was damaged is left where it is. */
-export const useRigs = (): RigRecord[] | undefined =>
-  useLiveQuery(async () => {
-    const { checkRig } = await Dexie.waitFor(import('../../core/files/read-rig'));
-    return (await database.rigs.toArray()).filter(({ doc }) => checkRig(doc).ok);
-  });
 
 const latest = async (): Promise<RigRecord | undefined> =>
   (await database.rigs.orderBy('updatedAt').last()) ?? (await database.rigs.toCollection().first());

@@ -10,7 +10,7 @@ import { faultyStandIn, simulateTake } from '../../workers/takes';
 import type { TakeRecord } from '../../store/records';
 import { receiveDrops } from '../shared/dropped-file';
 import { sayThreadTrouble } from '../shared/thread-trouble';
-import { useRigs } from '../shared/use-rigs';
+import { useWholeRigs } from '../shared/use-whole-rigs';
 import type { Range } from './listen-range';
 import { trimmedStretches, trimmedWav } from './trim-take';
 import { InputChoice, STAND_IN } from './input-choice';
@@ -108,7 +108,7 @@ function RigChoice(props: {
 function useAsked() {
   const asked = useSearchParams();
   const router = useRouter();
-  const stored = useRigs();
+  const stored = useWholeRigs();
   const named = asked.get('rig');
   const latest = [...(stored ?? [])].sort((a, b) => b.updatedAt - a.updatedAt)[0];
   const record = named === null ? latest : stored?.find(({ id }) => id === named);
