@@ -71,12 +71,12 @@ export async function loadRig(path: string): Promise<Read<Rig>> {
   return { read: result.rig, warnings: result.warnings };
 }
 
-/** A rig that an option names: what is wrong with it is told with the option. */
-export const rigOf = (option: string, path: string): Promise<Rig> =>
+/** A rig beside the first file: what is wrong with it is told under its own name, such as the option and the file. */
+export const rigOf = (named: string, path: string): Promise<Rig> =>
   loadRig(path).then(
     ({ read }) => read,
     (error: unknown) => {
-      throw error instanceof BadInput ? new BadInput(`--${option} ${path}: ${error.message}`) : error;
+      throw error instanceof BadInput ? new BadInput(`${named}: ${error.message}`) : error;
     },
   );
 

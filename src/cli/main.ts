@@ -71,14 +71,14 @@ function recorderOf(rig: Rig, flags: Flags, path: string): string {
 async function againstOf(flags: Flags): Promise<Against | undefined> {
   const path = flags.get('rig');
   if (path === undefined) return undefined;
-  const rig = await rigOf('rig', path);
+  const rig = await rigOf(`--rig ${path}`, path);
   return { rig, recorder: recorderOf(rig, flags, path) };
 }
 
 async function rendered(path: string, flags: Flags): Promise<Answer> {
   const to = flags.get('output');
   if (to === undefined) throw new BadInput('--stand-in goes with -o OUT.wav: where the take goes');
-  const rig = await rigOf('stand-in', path);
+  const rig = await rigOf(`--stand-in ${path}`, path);
   await put(to, standInWav(rig, recorderOf(rig, flags, path)));
   return said(to === '-' ? '' : `${to} is what ${rig.name} would give.`);
 }
@@ -104,7 +104,7 @@ const planned: Work = async ([path = ''], flags) => {
 const spice: Work = async ([path = '']) => said(spiceReport((await loadRig(path)).read));
 
 const diff: Work = async ([one = '', other = ''], flags) => {
-  const [{ read: a }, b] = [await loadRig(one), await rigOf('and', other)];
+  const [{ read: a }, b] = [await loadRig(one), await rigOf(other, other)];
   const differences = compareRigs(a, b);
   return shown(flags, { differences }, () =>
     differences.length === 0
